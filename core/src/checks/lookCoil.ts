@@ -1,0 +1,41 @@
+import { KEY_OFF, type CheckMaker } from './check.ts';
+import { seen } from './seen.ts';
+import type { FitOut } from '../schema/machine.ts';
+
+/** Outside half to one and a half times the typical primary resistance, the label itself differs. */
+const coilBand = (fit: FitOut): [number, number] => {
+  const typical = fit.volts === 6 || fit.ballast !== 'none' ? 1.5 : 3.4;
+  return [typical * 0.6, typical * 1.5];
+};
+
+export const lookCoil: CheckMaker = () => [
+  {
+    id: 'look-coil',
+    station: 'coil',
+    label: 'The coil and how it is wired',
+    set: 'Key off.',
+    touch: 'Read the coil’s label and its terminal marks; note which lead goes where.',
+    watch: 'A label that asks for a resistor where there is none; feed on the wrong terminal.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const swapped = seen(scene.params['coil']!['reversed']! > 0.5, 0.9);
+        const [low, high] = coilBand(scene.layout.fit);
+        const ohms = scene.params['coil']!['primaryOhms']!;
+        const wrong = seen(ohms < 1e6 && scene.params['coil']!['henries']! > 2e-3 && (ohms < low || ohms > high), 0.75);
+        return {
+          'leads swapped': swapped,
+          'wrong type': wrong * (1 - swapped),
+          'as it should be': (1 - swapped) * (1 - wrong),
+        };
+      },
+    },
+    state: KEY_OFF,
+    words: ['as it should be', 'wrong type', 'leads swapped'],
+    minutes: 1,
+    opens: [],
+    cautions: [],
+    look: true,
+  },
+];

@@ -1,0 +1,19 @@
+import { CRANKING, SPARK_CAUTIONS, type CheckMaker } from './check.ts';
+
+export const sparkCoilLead: CheckMaker = (layout) => [
+  {
+    id: 'spark-coil-lead',
+    station: 'coil-lead',
+    label: 'Spark at the coil lead',
+    set: 'Crank, gearbox out of gear, or flick the points with the key on.',
+    touch: 'Coil lead out of the cap, into the tester; tester’s clip on the engine block.',
+    watch: 'Fat and regular is good; thin, yellow or now and then is weak.',
+    instrument: 'spark tester',
+    probe: { kind: 'spark', place: 'coil lead', cylinder: 1 },
+    state: CRANKING,
+    words: ['none', 'weak', 'good'],
+    minutes: 1.5,
+    opens: [],
+    cautions: SPARK_CAUTIONS.concat(layout.fit.marine ? ['marine'] : []),
+  },
+];

@@ -1,0 +1,22 @@
+import type { Instrument, InstrumentId } from './instrument.ts';
+import { ledLamp, testLamp } from './lamps.ts';
+import { ohmmeter } from './ohmmeter.ts';
+import { capacitanceMeter, eyes, feelerGauge } from './plain.ts';
+import { sparkTester } from './sparkTester.ts';
+import { voltmeter } from './voltmeter.ts';
+
+/** The one place that lists the instruments. */
+export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
+  voltmeter,
+  ohmmeter,
+  'test lamp': testLamp,
+  'LED lamp': ledLamp,
+  'spark tester': sparkTester,
+  'feeler gauge': feelerGauge,
+  'capacitance meter': capacitanceMeter,
+  eyes,
+};
+export { fromRuler, rulerScale, toRuler, twoWords } from './instrument.ts';
+export { meterVolts } from './voltmeter.ts';
+export { sparkWords } from './sparkTester.ts';
+export type { Instrument, InstrumentId, Outcome } from './instrument.ts';

@@ -1,0 +1,43 @@
+import type { Dimension } from '../quantity/index.ts';
+import type { Scene } from '../layouts/index.ts';
+import type { Check } from '../checks/check.ts';
+
+/** What an instrument would show, before its own error. Numbers are SI; an open circuit is Infinity. */
+export type Outcome =
+  { kind: 'number'; value: number } | { kind: 'category'; shares: Readonly<Record<string, number>> };
+
+export type InstrumentId =
+  'voltmeter' | 'ohmmeter' | 'test lamp' | 'LED lamp' | 'spark tester' | 'feeler gauge' | 'capacitance meter' | 'eyes';
+
+/** One kind of instrument, one file. */
+export interface Instrument {
+  readonly id: InstrumentId;
+  readonly label: string;
+  /** Absent where it shows words instead of a number. */
+  readonly dimension?: Dimension;
+  /** Words it can show; a check may name its own. */
+  readonly words?: readonly string[];
+  /** Highest number it can show; beyond it stands OL. */
+  readonly limit?: number;
+  observe(scene: Scene, check: Check): Outcome;
+  /** Standard deviation of its error at a true value, SI. */
+  error(value: number): number;
+}
+
+/** A meter that shows a number is compared on this scale: linear near zero, relative above it. */
+const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
+  voltage: 0.05,
+  resistance: 0.2,
+  length: 0.03e-3,
+  capacitance: 5e-9,
+  angle: 1,
+};
+export const rulerScale = (dimension: Dimension): number => SCALE[dimension] ?? 1;
+export const toRuler = (value: number, dimension: Dimension): number => Math.asinh(value / rulerScale(dimension));
+export const fromRuler = (u: number, dimension: Dimension): number => Math.sinh(u) * rulerScale(dimension);
+
+/** Two words with a soft border between them. */
+export const twoWords = (yes: string, no: string, share: number): Outcome => ({
+  kind: 'category',
+  shares: { [yes]: share, [no]: 1 - share },
+});

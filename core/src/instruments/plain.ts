@@ -1,0 +1,34 @@
+import type { Instrument } from './instrument.ts';
+
+export const feelerGauge: Instrument = {
+  id: 'feeler gauge',
+  label: 'Feeler gauge',
+  dimension: 'length',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('A feeler gauge needs a gap');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  // Half a leaf of a metric set.
+  error: (gap) => 0.02e-3 + 0.03 * gap,
+};
+
+export const capacitanceMeter: Instrument = {
+  id: 'capacitance meter',
+  label: 'Multimeter, capacitance',
+  dimension: 'capacitance',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('A capacitance meter needs a capacitor');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  error: (farads) => 0.02 * farads + 1e-9,
+};
+
+export const eyes: Instrument = {
+  id: 'eyes',
+  label: 'Look',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'look') throw new TypeError('Eyes need something to look at');
+    return { kind: 'category', shares: probe.sees(scene) };
+  },
+  error: () => 0,
+};

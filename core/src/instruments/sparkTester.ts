@@ -1,0 +1,54 @@
+import type { Spark } from '../layouts/index.ts';
+import { logistic } from '../random/lcg.ts';
+import type { Instrument, Outcome } from './instrument.ts';
+
+/** Margin and energy at which a spark stops looking weak; eyes differ, so the borders are soft. */
+const GOOD_MARGIN = 1.3;
+const GOOD_JOULES = 4e-3;
+
+/** How a spark looks. */
+export function sparkWords({ availableVolts, requiredVolts, joules }: Spark): {
+  none: number;
+  weak: number;
+  good: number;
+} {
+  const margin = availableVolts / requiredVolts;
+  const none = logistic((1 - margin) / 0.04);
+  const strong = logistic((margin - GOOD_MARGIN) / 0.05) * logistic((joules - GOOD_JOULES) / 0.4e-3);
+  return { none, weak: (1 - none) * (1 - strong), good: (1 - none) * strong };
+}
+
+/** Adjustable gap, set to what the check asks (6 mm unless it says otherwise). */
+export const sparkTester: Instrument = {
+  id: 'spark tester',
+  label: 'Spark tester, 6 mm gap',
+  words: ['none', 'weak', 'good'],
+  observe(scene, { probe, state }) {
+    if (probe.kind === 'spark') {
+      return { kind: 'category', shares: sparkWords(scene.layout.spark(scene, probe.place, state, probe.cylinder)) };
+    }
+    if (probe.kind !== 'every spark') throw new TypeError('A spark tester needs a spark');
+    return everySpark(
+      Array.from({ length: scene.layout.fit.cylinders }, (_, i) =>
+        sparkWords(scene.layout.spark(scene, 'plug lead', state, i + 1)),
+      ),
+    );
+  },
+  error: () => 0,
+};
+
+/** All cylinders one after the other: all good, all weak, none, one odd one out, or a mixture. */
+function everySpark(each: { none: number; weak: number; good: number }[]): Outcome {
+  const product = (pick: (s: (typeof each)[number]) => number) => each.reduce((p, s) => p * pick(s), 1);
+  const shares: Record<string, number> = {
+    'good on all': product((s) => s.good),
+    'weak on all': product((s) => 1 - s.none) - product((s) => s.good),
+    'none at all': product((s) => s.none),
+  };
+  each.forEach((one, i) => {
+    shares[`only ${i + 1} is dead`] = one.none * each.reduce((p, s, k) => (k === i ? p : p * (1 - s.none)), 1);
+  });
+  const sum = Object.values(shares).reduce((a, b) => a + b, 0);
+  shares['some dead'] = Math.max(0, 1 - sum);
+  return { kind: 'category', shares };
+}

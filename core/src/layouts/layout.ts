@@ -1,0 +1,46 @@
+import type { NodeName } from '../network/index.ts';
+import type { MachineState, PartInstance, PartParams } from '../parts/index.ts';
+import type { FitOut } from '../schema/machine.ts';
+import type { Scene } from './scene.ts';
+
+export interface Station {
+  readonly id: string;
+  readonly label: string;
+  /** What goes into the small drawing: the web names a picture by this. */
+  readonly picture: string;
+  readonly joint?: boolean;
+}
+
+/** Figures of every part of one machine, by part id. */
+export type MachineParams = Readonly<Record<string, PartParams>>;
+
+/** Where a spark is looked for. */
+export type SparkPlace = 'coil lead' | 'plug lead' | 'plug';
+
+/** What the coil can raise at a place, against what is asked there. Volts and joules. */
+export interface Spark {
+  readonly availableVolts: number;
+  readonly requiredVolts: number;
+  readonly joules: number;
+}
+
+export interface Layout {
+  readonly kind: string;
+  readonly fit: FitOut;
+  readonly stations: readonly Station[];
+  readonly parts: readonly PartInstance[];
+  /** Words for a node, as the mechanic would say it. */
+  readonly nodeNames: Readonly<Record<NodeName, string>>;
+  /** What follows from a fault before anyone measures: a short that has melted its fuse. */
+  readonly settle: (params: MachineParams) => MachineParams;
+  readonly spark: (scene: Scene, place: SparkPlace, state: MachineState, cylinder: number, gapMetres?: number) => Spark;
+  /** Volts left for the whole machine while the starter turns, over the nominal voltage. */
+  readonly crankingShare: (scene: Scene) => number;
+}
+
+/** A kind of trail: builds a layout from what the machine has. One file each. */
+export interface LayoutKind {
+  readonly kind: string;
+  readonly label: string;
+  readonly build: (fit: FitOut) => Layout;
+}

@@ -1,0 +1,35 @@
+import type { Filament } from '../types.ts';
+import type { ElementModel } from './model.ts';
+
+/** Current of a tungsten lamp grows as V^0.55 [2]: resistance as V^0.45, flattened to a tenth of hot near zero. */
+const EXPONENT = 0.45;
+const COLD_SHARE = 0.1;
+/** Chosen so that the resistance at 0 V is COLD_SHARE of the hot one. */
+const KNEE = COLD_SHARE ** (1 / EXPONENT);
+
+/** Steady resistance in ohms at a steady voltage. */
+export function filamentOhms(e: Filament, volts: number): number {
+  const relative = (volts / e.ratedVolts) ** 2 + KNEE ** 2;
+  return e.hotOhms * (relative / (1 + KNEE ** 2)) ** (EXPONENT / 2);
+}
+
+export const filament: ElementModel<Filament> = {
+  type: 'filament',
+  nonlinear: true,
+  branch: false,
+  conducts: () => true,
+  stamp(e, to) {
+    const v = to.volts(e.a) - to.volts(e.b);
+    const ohms = filamentOhms(e, v);
+    const amps = v / ohms;
+    // d(v/R)/dv with R = Rh·s^(m/2), s = (v/Vr)² + k²
+    const share = (v / e.ratedVolts) ** 2 / ((v / e.ratedVolts) ** 2 + KNEE ** 2);
+    const slope = (1 - EXPONENT * share) / ohms;
+    to.conductance(e.a, e.b, slope);
+    to.current(e.a, e.b, amps - slope * v);
+  },
+  amps: (e, volts) => {
+    const v = volts(e.a) - volts(e.b);
+    return v / filamentOhms(e, v);
+  },
+};

@@ -1,0 +1,25 @@
+import type { Element } from '../types.ts';
+import type { ElementModel } from './model.ts';
+import { diode } from './diode.ts';
+import { filament } from './filament.ts';
+import { capacitor, inductor } from './reactive.ts';
+import { resistor } from './resistor.ts';
+import { currentSource, voltageSource } from './sources.ts';
+import { switchModel } from './switch.ts';
+
+const MODELS = {
+  resistor,
+  voltage: voltageSource,
+  current: currentSource,
+  switch: switchModel,
+  diode,
+  filament,
+  inductor,
+  capacitor,
+} as const;
+
+/** The one place that lists the kinds of element. */
+export function modelOf<E extends Element>(element: E): ElementModel<E> {
+  return MODELS[element.type] as unknown as ElementModel<E>;
+}
+export { filamentOhms } from './filament.ts';

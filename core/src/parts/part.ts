@@ -1,0 +1,104 @@
+import type { Element, NodeName } from '../network/index.ts';
+import type { Dimension } from '../quantity/index.ts';
+import type { FitOut } from '../schema/machine.ts';
+
+/** Figures of one part, SI. A part kind names its own. */
+export type PartParams = Readonly<Record<string, number>>;
+
+export interface Band {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A figure the part should have. `typical` is what is assumed until the user gives the machine's own. */
+export interface PlateSpec {
+  readonly id: string;
+  readonly label: string;
+  readonly dimension: Dimension;
+  readonly typical: (fit: FitOut) => Band;
+  /** Figures that nobody looks up (the resistance of a sound joint) are not offered for editing. */
+  readonly hidden?: boolean;
+}
+
+/** What a part adds to the path of the spark. Ohms, volts, farads. */
+export interface HighTension {
+  readonly seriesOhms?: number;
+  /** Volts to jump a gap that stands in the path. */
+  readonly gapVolts?: number;
+  /** Leak from the path to earth. */
+  readonly shuntOhms?: number;
+  /** Above this the spark leaves the path for earth. */
+  readonly flashVolts?: number;
+}
+
+export interface RepairSpec {
+  readonly id: string;
+  /** Verb first: "Replace the condenser". */
+  readonly label: string;
+  readonly minutes: number;
+  readonly money: number;
+  /** Fitted as a set with. */
+  readonly goesWith?: string;
+}
+
+export interface FaultMode {
+  readonly id: string;
+  /** How the part has failed, to follow the part's name: "burnt or dirty". */
+  readonly label: string;
+  /** How often, against the other ways of failing on this kind of trail; relative, from shop experience. */
+  readonly weight: number;
+  /** The id of one of the part's repairs. */
+  readonly repair: string;
+  /** The condition that brings it on when it comes and goes. */
+  readonly comesWith?: 'heat' | 'damp' | 'shaking';
+  /** The figures of the failed part; `severity` 0…1 from slight to complete. Pure. */
+  readonly apply: (sound: PartParams, severity: number, fit: FitOut) => PartParams;
+}
+
+export interface PartContext {
+  readonly id: string;
+  /** Named nodes of the instance: `a`, `b`, and others that the kind documents. */
+  readonly nodes: Readonly<Record<string, NodeName>>;
+  readonly fit: FitOut;
+  readonly state: MachineState;
+}
+
+export interface MachineState {
+  readonly key: 'off' | 'on' | 'crank' | 'run';
+  /** Where the cam holds the points; `turning` is solved as both. */
+  readonly points: 'open' | 'closed' | 'turning';
+  /** Parts taken out of circuit: their elements are left out. */
+  readonly unplugged?: readonly string[];
+  /** Parts that a helper clips in for the check, such as a known-good condenser. */
+  readonly clipped?: readonly string[];
+}
+
+export interface PartKind {
+  readonly kind: string;
+  readonly plates: readonly PlateSpec[];
+  readonly faults: readonly FaultMode[];
+  readonly repairs: readonly RepairSpec[];
+  readonly elements: (params: PartParams, context: PartContext) => Element[];
+  readonly highTension?: (params: PartParams, fit: FitOut) => HighTension;
+}
+
+/** A part in its place on a machine. Weights may be scaled and labels given where the place matters. */
+export interface PartInstance {
+  readonly id: string;
+  readonly label: string;
+  readonly station: string;
+  readonly kind: PartKind;
+  readonly nodes: Readonly<Record<string, NodeName>>;
+  readonly weight?: number;
+  /** Only these ways of failing; all when absent. */
+  readonly fails?: readonly string[];
+  readonly cylinder?: number;
+  /** Not in the machine's low-voltage network (the spark's side): an ohmmeter meets it only on the bench. */
+  readonly apart?: boolean;
+}
+
+/** Log scale between two positive ends; severity 0 gives `from`. */
+export const logBetween = (from: number, to: number, severity: number): number => from * (to / from) ** severity;
+export const between = (from: number, to: number, severity: number): number => from + (to - from) * severity;
+/** Stands for "not connected": far beyond any ohmmeter. Ohms. */
+export const OPEN_OHMS = 1e12;

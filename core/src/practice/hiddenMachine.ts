@@ -1,0 +1,46 @@
+import type { Check } from '../checks/index.ts';
+import { INSTRUMENTS } from '../instruments/index.ts';
+import { Scene } from '../layouts/index.ts';
+import { normal, type Random } from '../random/lcg.ts';
+import type { ReadingValue } from '../schema/job.ts';
+import { drawSound, withFault } from '../tracing/draw.ts';
+import type { Model, ModelFault } from '../tracing/model.ts';
+
+/** A machine with hidden faults, played by the same model: its figures are drawn, and nobody is told them. */
+export class HiddenMachine {
+  private readonly scene: Scene;
+  private readonly random: Random;
+  private readonly misprobe: number;
+
+  /** `misprobe` is the share of readings taken at the wrong place or on the wrong range. */
+  constructor(
+    model: Model,
+    faults: readonly ModelFault[],
+    random: Random,
+    options: { stretch?: number; misprobe?: number } = {},
+  ) {
+    const sound = drawSound(model, random, options.stretch ?? 1);
+    const failed = faults.reduce((p, f) => withFault(model, p, f, random()), sound);
+    this.scene = new Scene(model.layout, failed);
+    this.random = random;
+    this.misprobe = options.misprobe ?? 0;
+  }
+
+  /** What the instrument shows this time, its own error included. */
+  read(check: Check): ReadingValue {
+    const instrument = INSTRUMENTS[check.instrument];
+    const outcome = instrument.observe(this.scene, check);
+    const stray = this.random() < this.misprobe;
+    if (outcome.kind === 'category') {
+      const words = Object.keys(outcome.shares);
+      if (stray) return { kind: 'word', word: words[Math.floor(this.random() * words.length)]! };
+      let left = this.random();
+      for (const word of words) if ((left -= outcome.shares[word]!) < 0) return { kind: 'word', word };
+      return { kind: 'word', word: words[words.length - 1]! };
+    }
+    if (stray) return instrument.limit ? { kind: 'open' } : { kind: 'number', value: 0 };
+    const shown = outcome.value + instrument.error(outcome.value) * normal(this.random);
+    if (shown > (instrument.limit ?? Infinity)) return { kind: 'open' };
+    return { kind: 'number', value: instrument.dimension === 'voltage' ? shown : Math.max(0, shown) };
+  }
+}

@@ -1,0 +1,96 @@
+/** What kind of thing a number measures. Inside the core every value is in the SI unit named here. */
+export type Dimension =
+  | 'voltage' // V
+  | 'resistance' // ohm
+  | 'current' // A
+  | 'capacitance' // F
+  | 'inductance' // H
+  | 'length' // m
+  | 'angle' // degree
+  | 'speed' // rev/min
+  | 'time' // s
+  | 'temperature' // degree Celsius
+  | 'turns' // turn of a screw
+  | 'ratio'; // plain number
+
+export interface UnitDef {
+  /** As shown. */
+  readonly symbol: string;
+  readonly dimension: Dimension;
+  /** One of this unit in the SI unit of its dimension. */
+  readonly factor: number;
+  /** What people type for it, lower case unless the case matters. */
+  readonly typed: readonly string[];
+}
+
+const unit = (symbol: string, dimension: Dimension, factor: number, ...typed: string[]): UnitDef => ({
+  symbol,
+  dimension,
+  factor,
+  typed,
+});
+
+/** Spellings are tried exactly first (so mΩ and MΩ differ), then in lower case. */
+export const UNITS: readonly UnitDef[] = [
+  unit('V', 'voltage', 1, 'V', 'v', 'volt', 'volts'),
+  unit('mV', 'voltage', 1e-3, 'mV', 'mv', 'millivolt', 'millivolts'),
+  unit('kV', 'voltage', 1e3, 'kV', 'kv', 'kilovolt', 'kilovolts'),
+  unit('Ω', 'resistance', 1, 'Ω', 'Ω', 'R', 'ohm', 'ohms', 'r'),
+  unit('mΩ', 'resistance', 1e-3, 'mΩ', 'mΩ', 'mohm', 'milliohm', 'milliohms'),
+  unit('kΩ', 'resistance', 1e3, 'kΩ', 'kΩ', 'KΩ', 'k', 'K', 'kohm', 'kohms', 'kilohm', 'kilohms'),
+  unit('MΩ', 'resistance', 1e6, 'MΩ', 'MΩ', 'M', 'meg', 'Mohm', 'megohm', 'megohms', 'meghom'),
+  unit('A', 'current', 1, 'A', 'a', 'amp', 'amps', 'ampere', 'amperes'),
+  unit('mA', 'current', 1e-3, 'mA', 'ma', 'milliamp', 'milliamps'),
+  unit('µF', 'capacitance', 1e-6, 'µF', 'μF', 'uF', 'uf', 'mfd', 'microfarad', 'microfarads'),
+  unit('nF', 'capacitance', 1e-9, 'nF', 'nf', 'nanofarad'),
+  unit('pF', 'capacitance', 1e-12, 'pF', 'pf', 'picofarad'),
+  unit('mH', 'inductance', 1e-3, 'mH', 'mh', 'millihenry'),
+  unit('H', 'inductance', 1, 'H', 'henry'),
+  unit('mm', 'length', 1e-3, 'mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'),
+  unit('thou', 'length', 25.4e-6, 'thou', 'mil', 'mils'),
+  unit('in', 'length', 25.4e-3, 'in', 'inch', 'inches', '"'),
+  unit('m', 'length', 1, 'm', 'metre', 'metres', 'meter', 'meters'),
+  unit('°', 'angle', 1, '°', 'deg', 'degs', 'degree', 'degrees'),
+  unit('rpm', 'speed', 1, 'rpm', 'rev/min', 'r/min'),
+  unit('s', 'time', 1, 's', 'sec', 'secs', 'second', 'seconds'),
+  unit('min', 'time', 60, 'min', 'mins', 'minute', 'minutes'),
+  unit('ms', 'time', 1e-3, 'ms', 'millisecond', 'milliseconds'),
+  unit('h', 'time', 3600, 'h', 'hr', 'hrs', 'hour', 'hours'),
+  unit('°C', 'temperature', 1, '°C', 'C', 'c', 'celsius', 'degc'),
+  unit('turns', 'turns', 1, 'turn', 'turns', 't'),
+  unit('', 'ratio', 1),
+];
+
+const PREFERRED: Readonly<Record<Dimension, string>> = {
+  voltage: 'V',
+  resistance: 'Ω',
+  current: 'A',
+  capacitance: 'µF',
+  inductance: 'mH',
+  length: 'mm',
+  angle: '°',
+  speed: 'rpm',
+  time: 's',
+  temperature: '°C',
+  turns: 'turns',
+  ratio: '',
+};
+
+/** Throws on a symbol that is not in the table: a caller's mistake, not a user's. */
+export function unitBySymbol(symbol: string): UnitDef {
+  const found = UNITS.find((u) => u.symbol === symbol);
+  if (!found) throw new RangeError(`No unit "${symbol}"`);
+  return found;
+}
+
+/** The unit a bare number is read in, and that a box shows unless told otherwise. */
+export function preferredUnit(dimension: Dimension): UnitDef {
+  return unitBySymbol(PREFERRED[dimension]);
+}
+
+export function unitTyped(text: string): UnitDef | undefined {
+  return (
+    UNITS.find((u) => u.symbol === text || u.typed.includes(text)) ??
+    UNITS.find((u) => u.typed.includes(text.toLowerCase()))
+  );
+}

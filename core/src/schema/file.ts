@@ -1,0 +1,27 @@
+import { z } from 'zod';
+import { houseSchema } from './house.ts';
+import { jobBodySchema, jobEventSchema, snagSchema } from './job.ts';
+import { machineBodySchema } from './machine.ts';
+
+export const FILE_FORMAT = 'pondu';
+export const FILE_VERSION = 1;
+
+export const jobFileSchema = jobBodySchema.extend({
+  id: z.string().min(1).max(64),
+  events: z.array(jobEventSchema).max(5000),
+  snags: z.array(snagSchema).max(500).default([]),
+});
+export type JobFile = z.infer<typeof jobFileSchema>;
+
+/** A `.pondu.json`: machines with their jobs, and the shop's rules if they are wanted along. */
+export const ponduFileSchema = z
+  .object({
+    format: z.literal(FILE_FORMAT, { error: 'This is not a Pondu file: it does not say "format": "pondu".' }),
+    version: z.literal(FILE_VERSION, { error: 'This file was written by another version of Pondu.' }),
+    machines: z.array(
+      z.object({ id: z.string().min(1).max(64), machine: machineBodySchema, jobs: z.array(jobFileSchema).default([]) }),
+    ),
+    house: houseSchema.optional(),
+  })
+  .meta({ id: 'PonduFile' });
+export type PonduFile = z.infer<typeof ponduFileSchema>;

@@ -1,0 +1,122 @@
+import { z } from 'zod';
+
+export const complaintSchema = z
+  .object({
+    symptom: z.enum(['no-fire', 'dies', 'misses', 'hard-start']),
+    pattern: z.enum(['constant', 'hot', 'damp', 'now-and-then']),
+    words: z.string().max(2000).default(''),
+    since: z.string().max(200).default(''),
+    /** Repairs and parts just before it began: recent parts are suspects. */
+    before: z.string().max(1000).default(''),
+  })
+  .meta({ id: 'Complaint' });
+export type Complaint = z.infer<typeof complaintSchema>;
+
+export const readingValueSchema = z
+  .discriminatedUnion('kind', [
+    z.object({ kind: z.literal('number'), value: z.number() }),
+    z.object({ kind: z.literal('open') }),
+    z.object({ kind: z.literal('word'), word: z.string().min(1).max(80) }),
+  ])
+  .meta({ id: 'ReadingValue' });
+export type ReadingValue = z.infer<typeof readingValueSchema>;
+
+export const conditionsSchema = z.object({
+  warmth: z.enum(['cold', 'hot', 'unknown']).default('unknown'),
+  faultPresent: z.enum(['yes', 'no', 'unknown']).default('unknown'),
+});
+export type Conditions = z.infer<typeof conditionsSchema>;
+
+export const readingSchema = conditionsSchema
+  .extend({
+    id: z.string().min(1).max(64),
+    checkId: z.string().min(1).max(80),
+    value: readingValueSchema,
+    /** As typed, so that nothing entered is lost in conversion. */
+    typed: z.string().max(80).default(''),
+    note: z.string().max(1000).default(''),
+    at: z.iso.datetime(),
+    /** The reading that this one corrects. */
+    supersedes: z.string().max(64).optional(),
+  })
+  .meta({ id: 'Reading' });
+export type Reading = z.infer<typeof readingSchema>;
+
+export const fixSchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    /** `part.repair`; empty for work that the model does not know. */
+    repairId: z.string().max(80).default(''),
+    what: z.string().trim().min(1, 'Say what was done.').max(400),
+    how: z.enum(['replaced', 'cleaned', 'adjusted', 'adapted', 'bypassed']),
+    parts: z.string().max(400).default(''),
+    minutes: z.number().min(0).max(10000).default(0),
+    money: z.number().min(0).max(1e6).default(0),
+    temporary: z.boolean().default(false),
+    at: z.iso.datetime(),
+  })
+  .meta({ id: 'Fix' });
+export type Fix = z.infer<typeof fixSchema>;
+
+/** Why a failed part failed, as the mechanic found it. */
+export const causeSchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    faultId: z.string().max(80),
+    cause: z.string().trim().min(1, 'Say what the cause was, or that it is age and wear.').max(200),
+    found: z.enum(['found', 'ruled out', 'not looked for']),
+    note: z.string().max(1000).default(''),
+    at: z.iso.datetime(),
+  })
+  .meta({ id: 'Cause' });
+export type Cause = z.infer<typeof causeSchema>;
+
+export const settingSchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    /** `part.figure`. */
+    figure: z.string().max(80),
+    foundAt: z.number().nullable().default(null),
+    leftAt: z.number(),
+    at: z.iso.datetime(),
+  })
+  .meta({ id: 'Setting' });
+export type Setting = z.infer<typeof settingSchema>;
+
+export const snagSchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    what: z.string().trim().min(1, 'Say what was noticed.').max(400),
+    weight: z.enum(['danger', 'reliability', 'looks']),
+    done: z.boolean().default(false),
+    at: z.iso.datetime(),
+  })
+  .meta({ id: 'Snag' });
+export type Snag = z.infer<typeof snagSchema>;
+
+export const STAGES = ['complaint', 'look', 'trace', 'repair', 'set up', 'prove', 'closed'] as const;
+export const stageSchema = z.enum(STAGES);
+export type Stage = z.infer<typeof stageSchema>;
+
+/** Everything that happened on a job, oldest first. Facts only: beliefs are derived. */
+export const jobEventSchema = z.discriminatedUnion('type', [
+  z.object({ type: z.literal('reading'), reading: readingSchema }),
+  z.object({ type: z.literal('fix'), fix: fixSchema }),
+  z.object({ type: z.literal('cause'), cause: causeSchema }),
+  z.object({ type: z.literal('setting'), setting: settingSchema }),
+]);
+export type JobEvent = z.infer<typeof jobEventSchema>;
+
+export const jobBodySchema = z
+  .object({
+    title: z.string().trim().max(120).default(''),
+    complaint: complaintSchema,
+    stage: stageSchema.default('complaint'),
+    /** What the job waits for, if it does. */
+    waitsFor: z.enum(['', 'part', 'hot soak', 'helper', 'dry day', 'owner']).default(''),
+    openedAt: z.iso.datetime(),
+    closedAt: z.iso.datetime().nullable().default(null),
+    closedBecause: z.string().max(400).default(''),
+  })
+  .meta({ id: 'JobBody' });
+export type JobBody = z.infer<typeof jobBodySchema>;

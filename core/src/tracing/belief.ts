@@ -1,0 +1,188 @@
+import type { Check } from '../checks/index.ts';
+import type { MachineParams } from '../layouts/index.ts';
+import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
+import { complaintLikelihood } from './complaint.ts';
+import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
+import { tell, type PlacedReading, type Story } from './events.ts';
+import { pairs, SHARES, singles, SOUND_ID, type Hypothesis } from './hypotheses.ts';
+import { likelihood, unclaimed } from './likelihood.ts';
+import type { Model, ModelFault } from './model.ts';
+import { shows } from './presence.ts';
+
+/** A hypothesis weighed against everything that was read. */
+export interface Weighed {
+  readonly id: string;
+  readonly faults: readonly ModelFault[];
+  /** Faults that no repair has put right yet. */
+  readonly remaining: readonly ModelFault[];
+  readonly mass: number;
+  /** Weight of each step of severity within the hypothesis, sum 1. */
+  readonly strata: Float64Array;
+}
+
+export interface Belief {
+  readonly weighed: readonly Weighed[];
+  readonly outside: number;
+  readonly story: Story;
+}
+
+/** How many leading single faults are paired, and with how many. */
+const LEADERS = 3;
+const PARTNERS = 8;
+/** A repaired fault below this share of its repair's belief is not carried on into pairs. */
+const CARRIED = 0.02;
+const ENSEMBLES_KEPT = 600;
+
+/** Weighs hypotheses for one machine; keeps the simulated members between calls. */
+export class Weigher {
+  readonly model: Model;
+  private readonly sound: readonly MachineParams[];
+  private readonly ensembles = new Map<string, Ensemble>();
+  private readonly logs = new WeakMap<Reading, Map<string, Float64Array>>();
+  private readonly complaints = new Map<string, Float64Array>();
+  private readonly checks: ReadonlyMap<string, Check>;
+
+  constructor(model: Model) {
+    this.model = model;
+    this.sound = soundMembers(model);
+    this.checks = new Map(model.checks.map((c) => [c.id, c]));
+  }
+
+  check(id: string): Check | undefined {
+    return this.checks.get(id);
+  }
+
+  /** The members under these faults; the empty list is the sound machine. */
+  ensemble(faults: readonly ModelFault[]): Ensemble {
+    const key = faults.map((f) => f.id).join('+');
+    const known = this.ensembles.get(key);
+    if (known) return known;
+    // Singles are asked for always; only pairs come and go.
+    if (this.ensembles.size > ENSEMBLES_KEPT)
+      for (const k of this.ensembles.keys()) if (k.includes('+')) this.ensembles.delete(k);
+    const without = faults.length ? this.ensemble([]) : undefined;
+    const made = new Ensemble(this.model, this.sound, faults, without);
+    this.ensembles.set(key, made);
+    return made;
+  }
+
+  private complaintOf(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
+    const key = `${complaint.symptom}|${faults.map((f) => f.id).join('+')}`;
+    let known = this.complaints.get(key);
+    if (!known) {
+      known = Float64Array.from(this.ensemble(faults).scenes, (scene) => complaintLikelihood(scene, complaint));
+      this.complaints.set(key, known);
+    }
+    return known;
+  }
+
+  /** p(complaint | these faults), over the members. */
+  complaintShare(faults: readonly ModelFault[], complaint: Complaint): number {
+    const each = this.complaintOf(faults, complaint);
+    return each.reduce((a, b) => a + b, 0) / each.length;
+  }
+
+  /** log p(reading | severity step) for each step of these faults. */
+  readingLogs(faults: readonly ModelFault[], reading: Reading, check: Check, complaint: Complaint): Float64Array {
+    const key = `${faults.map((f) => f.id).join('+')}|${complaint.pattern}`;
+    let own = this.logs.get(reading);
+    if (!own) this.logs.set(reading, (own = new Map()));
+    let logs = own.get(key);
+    if (!logs) own.set(key, (logs = this.computeLogs(faults, reading, check, complaint)));
+    return logs;
+  }
+
+  private computeLogs(
+    faults: readonly ModelFault[],
+    reading: Reading,
+    check: Check,
+    complaint: Complaint,
+  ): Float64Array {
+    const s = faults.length === 0 ? 0 : shows(complaint, reading);
+    const there = s > 0 ? this.ensemble(faults).predict(check) : undefined;
+    const sound = s < 1 ? this.ensemble([]).predict(check) : undefined;
+    const each = Float64Array.from({ length: MEMBERS }, (_, m) => {
+      const withFault = there ? s * likelihood(check, there, reading.value, m).total : 0;
+      const without = sound ? (1 - s) * likelihood(check, sound, reading.value, m).total : 0;
+      return withFault + without;
+    });
+    return strataLogs(this.ensemble(faults), each);
+  }
+
+  private weigh(h: Hypothesis, story: Story, complaint: Complaint) {
+    // A sound trail says nothing against the complaint: the trouble is then on another trail.
+    const logs = h.faults.length
+      ? strataLogs(this.ensemble(h.faults), this.complaintOf(h.faults, complaint))
+      : new Float64Array(STRATA).fill(Math.log(OTHER_TRAIL));
+    for (const placed of story.readings) {
+      const check = this.checks.get(placed.reading.checkId);
+      if (!check) continue;
+      const add = this.readingLogs(seenBy(h.faults, placed), placed.reading, check, complaint);
+      for (let m = 0; m < STRATA; m++) logs[m]! += add[m]!;
+    }
+    const top = Math.max(...logs);
+    const strata = logs.map((l) => Math.exp(l - top));
+    const sum = strata.reduce((a, b) => a + b, 0);
+    return { h, log: Math.log(h.prior) + top + Math.log(sum / STRATA), strata: strata.map((w) => w / sum) };
+  }
+
+  weighAll(complaint: Complaint, events: readonly JobEvent[]): Belief {
+    const story = tell(events);
+    const first: Hypothesis[] = [{ id: SOUND_ID, faults: [], prior: SHARES.sound }, ...singles(this.model, complaint)];
+    const weighed = first.map((h) => this.weigh(h, story, complaint));
+    const single = weighed.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
+    const fault = (w: (typeof single)[number]) => w.h.faults[0]!;
+    const leaders = single.slice(0, LEADERS).map(fault);
+    const partners = single.slice(0, PARTNERS).map(fault);
+    const carried = this.carried(single, story);
+    const doubles = [
+      ...pairs(this.model, complaint, leaders, partners),
+      ...pairs(this.model, complaint, carried, this.model.faults),
+    ];
+    const unique = [...new Map(doubles.map((h) => [h.id, h])).values()];
+    const all = [...weighed, ...unique.map((h) => this.weigh(h, story, complaint))];
+    const outsideLog = this.outsideLog(story);
+    const top = Math.max(outsideLog, ...all.map((w) => w.log));
+    const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(outsideLog - top));
+    return {
+      story,
+      outside: Math.exp(outsideLog - top) / total,
+      weighed: all.map((w) => ({
+        id: w.h.id,
+        faults: w.h.faults,
+        remaining: w.h.faults.filter((f) => !story.repaired.has(f.repairId)),
+        mass: Math.exp(w.log - top) / total,
+        strata: w.strata,
+      })),
+    };
+  }
+
+  /** Faults that a repair has put right and that really may have been there: another may stand behind them. */
+  private carried(single: readonly { h: Hypothesis; log: number }[], story: Story): ModelFault[] {
+    return [...story.repaired].flatMap((repairId) => {
+      const own = single.filter((w) => w.h.faults[0]!.repairId === repairId);
+      const best = Math.max(...own.map((w) => w.log));
+      return own.filter((w) => Math.exp(w.log - best) > CARRIED).map((w) => w.h.faults[0]!);
+    });
+  }
+
+  private outsideLog(story: Story): number {
+    let log = Math.log(SHARES.outside) + Math.log(OTHER_TRAIL);
+    for (const { reading } of story.readings) {
+      const check = this.checks.get(reading.checkId);
+      if (check) log += Math.log(unclaimed(check, reading.value));
+    }
+    return log;
+  }
+}
+
+/** p(complaint) when the trail is sound: fuel, air, compression or timing then explain it. */
+const OTHER_TRAIL = 0.25;
+
+/** Mean over the members that speak for each step, as logarithms. */
+function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {
+  return Float64Array.from(ensemble.strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
+}
+
+const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
+  faults.filter((f) => !placed.repaired.has(f.repairId));

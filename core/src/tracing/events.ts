@@ -1,0 +1,37 @@
+import type { Fix, JobEvent, Reading } from '../schema/job.ts';
+
+/** A reading with the repairs done before it: which faults it could still see. */
+export interface PlacedReading {
+  readonly reading: Reading;
+  readonly repaired: ReadonlySet<string>;
+}
+
+export interface Story {
+  readonly readings: readonly PlacedReading[];
+  readonly fixes: readonly Fix[];
+  readonly repaired: ReadonlySet<string>;
+}
+
+/** Puts the events of a job in order and leaves out readings that a later one corrects. */
+export function tell(events: readonly JobEvent[]): Story {
+  const superseded = new Set(
+    events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
+  );
+  // A correction stands where the reading that it corrects stood: the repair came after both.
+  const placeOf = new Map<string, ReadonlySet<string>>();
+  const readings: PlacedReading[] = [];
+  const fixes: Fix[] = [];
+  let repaired: ReadonlySet<string> = new Set();
+  for (const event of events) {
+    if (event.type === 'fix') {
+      fixes.push(event.fix);
+      repaired = new Set([...repaired, event.fix.repairId]);
+    } else if (event.type === 'reading') {
+      const { reading } = event;
+      const at = (reading.supersedes !== undefined && placeOf.get(reading.supersedes)) || repaired;
+      placeOf.set(reading.id, at);
+      if (!superseded.has(reading.id)) readings.push({ reading, repaired: at });
+    }
+  }
+  return { readings, fixes, repaired };
+}

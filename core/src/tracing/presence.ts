@@ -1,0 +1,26 @@
+import type { Complaint, Conditions } from '../schema/job.ts';
+import type { ModelFault } from './model.ts';
+
+/** Chance that a fault that comes and goes shows itself while nobody knows whether it is there. */
+const UNKNOWN_SHOWS = 0.5;
+/** A pass while the machine ran well proves almost nothing. */
+const ABSENT_SHOWS = 0.02;
+const HEAT = { hot: 0.85, cold: 0.12, unknown: 0.4 } as const;
+
+/** s: the chance that the fault was there when the reading was taken. p(x|f) = s·p(x|there) + (1−s)·p(x|sound). */
+export function shows(complaint: Complaint, conditions: Conditions): number {
+  if (conditions.faultPresent === 'yes') return 1;
+  if (conditions.faultPresent === 'no') return ABSENT_SHOWS;
+  if (complaint.pattern === 'constant') return 1;
+  return complaint.pattern === 'hot' ? HEAT[conditions.warmth] : UNKNOWN_SHOWS;
+}
+
+const MATCH = 3;
+const MISMATCH = 0.5;
+
+/** How the pattern of the complaint weighs a fault: heat brings out some, damp or shaking others. */
+export function patternWeight(complaint: Complaint, fault: ModelFault): number {
+  const wanted = { constant: undefined, hot: 'heat', damp: 'damp', 'now-and-then': 'shaking' }[complaint.pattern];
+  if (wanted === undefined) return 1;
+  return fault.mode.comesWith === wanted ? MATCH : MISMATCH;
+}

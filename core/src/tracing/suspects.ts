@@ -1,0 +1,140 @@
+import type { House } from '../schema/house.ts';
+import type { Complaint } from '../schema/job.ts';
+import type { Belief, Weigher } from './belief.ts';
+import { likelihood } from './likelihood.ts';
+import type { ModelFault, ModelRepair } from './model.ts';
+import { memberWeights } from './nextCheck.ts';
+
+/** How far one reading moved one suspect: powers of ten, above zero for, below against. */
+export interface Evidence {
+  readonly readingId: string;
+  readonly checkId: string;
+  readonly decades: number;
+}
+
+export interface Suspect {
+  readonly fault: ModelFault;
+  readonly repair: ModelRepair;
+  /** Share of belief, alone or in a pair. */
+  readonly share: number;
+  readonly cost: number;
+  readonly evidence: readonly Evidence[];
+}
+
+export interface StationState {
+  readonly id: string;
+  readonly share: number;
+  readonly state: 'proven' | 'lost here' | 'unknown';
+}
+
+/** Belief in each fault that is still there, alone or in company. */
+export function faultShares(belief: Belief): Map<ModelFault, number> {
+  const shares = new Map<ModelFault, number>();
+  for (const w of belief.weighed) for (const f of w.remaining) shares.set(f, (shares.get(f) ?? 0) + w.mass);
+  return shares;
+}
+
+/** Smaller than a third of a decade nobody would call evidence. */
+const WORTH_SAYING = 0.3;
+
+function evidenceFor(weigher: Weigher, belief: Belief, complaint: Complaint, fault: ModelFault): Evidence[] {
+  const mean = (logs: Float64Array) => logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length;
+  return belief.story.readings
+    .flatMap(({ reading, repaired }): Evidence[] => {
+      const check = weigher.check(reading.checkId);
+      if (!check) return [];
+      const of = (faults: readonly ModelFault[]) =>
+        mean(
+          weigher.readingLogs(
+            faults.filter((f) => !repaired.has(f.repairId)),
+            reading,
+            check,
+            complaint,
+          ),
+        );
+      let [others, mass] = [0, 0];
+      for (const w of belief.weighed) {
+        if (w.faults.length !== 1 || w.faults[0] === fault) continue;
+        // Compared with what else was thought possible, not with what is left now.
+        const weight = w.faults[0]!.weight;
+        others += weight * of(w.faults);
+        mass += weight;
+      }
+      return [{ readingId: reading.id, checkId: check.id, decades: Math.log10(of([fault]) / (others / mass)) }];
+    })
+    .filter((e) => Math.abs(e.decades) > WORTH_SAYING)
+    .sort((a, b) => Math.abs(b.decades) - Math.abs(a.decades));
+}
+
+export function rankSuspects(
+  weigher: Weigher,
+  belief: Belief,
+  complaint: Complaint,
+  house: House,
+  most: number,
+): Suspect[] {
+  return [...faultShares(belief)]
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, most)
+    .map(([fault, share]) => {
+      const repair = weigher.model.repairs.get(fault.repairId)!;
+      return {
+        fault,
+        repair,
+        share,
+        cost: repair.money + (repair.minutes * house.ratePerHour) / 60,
+        evidence: evidenceFor(weigher, belief, complaint, fault),
+      };
+    });
+}
+
+/** Proven: readings have brought a station to a small part of what it was suspected of at first. */
+const PROVEN_BELOW = 0.01;
+const PROVEN_FALL = 0.2;
+
+export function stationStates(weigher: Weigher, belief: Belief, before: Belief): StationState[] {
+  const share = (b: Belief) => {
+    const by = new Map<string, number>();
+    for (const [fault, mass] of faultShares(b)) by.set(fault.part.station, (by.get(fault.part.station) ?? 0) + mass);
+    return by;
+  };
+  const [now, first] = [share(belief), share(before)];
+  return weigher.model.layout.stations.map(({ id }) => {
+    const [mass, prior] = [now.get(id) ?? 0, first.get(id) ?? 0];
+    const fell = mass < PROVEN_BELOW && mass < PROVEN_FALL * prior;
+    return { id, share: mass, state: mass > 0.5 ? 'lost here' : fell ? 'proven' : 'unknown' };
+  });
+}
+
+/** Chance of each reading having missed its mark (wrong terminal, wrong range), averaged over the belief. */
+export function strayReadings(
+  weigher: Weigher,
+  belief: Belief,
+  complaint: Complaint,
+): { readingId: string; chance: number }[] {
+  return belief.story.readings.flatMap(({ reading, repaired }) => {
+    const check = weigher.check(reading.checkId);
+    if (!check) return [];
+    let chance = belief.outside;
+    for (const w of belief.weighed) {
+      if (w.mass < 1e-4) continue;
+      const seen = w.faults.filter((f) => !repaired.has(f.repairId));
+      const ensemble = weigher.ensemble(seen);
+      const predicted = ensemble.predict(check);
+      const weights = memberWeights(ensemble, w.strata);
+      let [total, straying] = [0, 0];
+      weights.forEach((weight, m) => {
+        const p = likelihood(check, predicted, reading.value, m);
+        [total, straying] = [total + weight * p.total, straying + weight * p.straying];
+      });
+      // A fault that was away when the reading was taken explains it too.
+      const logs = weigher.readingLogs(seen, reading, check, complaint);
+      const whole = Math.max(
+        total,
+        logs.reduce((sum, l, s) => sum + w.strata[s]! * Math.exp(l), 0),
+      );
+      chance += w.mass * Math.min(1, straying / whole);
+    }
+    return [{ readingId: reading.id, chance }];
+  });
+}

@@ -1,0 +1,106 @@
+import type { House } from '../schema/house.ts';
+import type { Belief } from './belief.ts';
+import type { Model, ModelRepair } from './model.ts';
+import { outcomeTable, type RankedCheck } from './nextCheck.ts';
+
+export interface RepairShare {
+  readonly repair: ModelRepair;
+  /** Chance that this repair is needed. */
+  readonly share: number;
+  /** Minutes at the shop's rate, and parts. */
+  readonly cost: number;
+}
+
+export type Verdict =
+  | { kind: 'check' }
+  | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' }
+  /** Nothing wrong is left on this trail: mended, or never its fault. */
+  | { kind: 'sound'; share: number }
+  | { kind: 'outside'; share: number }
+  | { kind: 'nothing left to check' };
+
+/** Minutes to try again after a repair that turned out not to be the one. */
+const RETEST_MINUTES = 4;
+/** A cheap part may be tried from here on, if asking further costs more than being wrong. */
+const CHEAP_FROM = 0.95;
+/** A wrong repair costs more than its price: a good part is thrown away and trust is lost. */
+const WRONG_FACTOR = 3;
+/** "Nothing is wrong here" sends the mechanic to another trail: the doubt left must be this much smaller. */
+const SOUND_STRICTER = 0.25;
+const LOOKAHEAD = 8;
+
+export function repairShares(model: Model, belief: Belief, house: House): RepairShare[] {
+  const shares = new Map<string, number>();
+  for (const w of belief.weighed)
+    for (const id of new Set(w.remaining.map((f) => f.repairId))) shares.set(id, (shares.get(id) ?? 0) + w.mass);
+  return [...shares]
+    .map(([id, share]) => {
+      const repair = model.repairs.get(id)!;
+      return { repair, share, cost: repair.money + (repair.minutes * house.ratePerHour) / 60 };
+    })
+    .sort((a, b) => b.share - a.share);
+}
+
+const soundShare = (belief: Belief) => belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0);
+
+/** Loss expected from doing the best repair of a distribution over groups of repairs, in money. */
+function lossOf(groups: ReadonlyMap<string, number>, costs: ReadonlyMap<string, number>, retest: number): number {
+  const total = [...groups.values()].reduce((a, b) => a + b, 0);
+  const needed = new Map<string, number>();
+  for (const [group, mass] of groups) for (const id of group.split('+')) needed.set(id, (needed.get(id) ?? 0) + mass);
+  let least = Infinity;
+  for (const [id, mass] of needed) {
+    const wrong = 1 - mass / total;
+    least = Math.min(least, wrong * ((costs.get(id) ?? 0) * WRONG_FACTOR + retest));
+  }
+  return least;
+}
+
+/** Expected loss after one more check, its own cost included [5]. */
+function lossAfter(
+  table: ReadonlyMap<string, Float64Array>,
+  costs: ReadonlyMap<string, number>,
+  retest: number,
+): number {
+  const cells = [...table.values()][0]?.length ?? 0;
+  let loss = 0;
+  for (let c = 0; c < cells; c++) {
+    const groups = new Map([...table].map(([g, row]) => [g, row[c]!]));
+    const mass = [...groups.values()].reduce((a, b) => a + b, 0);
+    if (mass > 1e-9) loss += mass * lossOf(groups, costs, retest);
+  }
+  return loss;
+}
+
+/** Check on, or mend now? `tableOf` gives the outcome table of a check. */
+export function judge(
+  model: Model,
+  belief: Belief,
+  house: House,
+  ranked: readonly RankedCheck[],
+  tableOf: (ranked: RankedCheck) => ReturnType<typeof outcomeTable>,
+): Verdict {
+  const shares = repairShares(model, belief, house);
+  const best = shares[0];
+  const sound = soundShare(belief);
+  if (belief.outside > 0.5) return { kind: 'outside', share: belief.outside };
+  if (sound >= 1 - (1 - house.sureness) * SOUND_STRICTER) return { kind: 'sound', share: sound };
+  if (best && best.share >= house.sureness) return { kind: 'fix', repair: best.repair, share: best.share, why: 'sure' };
+  const useful = ranked.filter((r) => r.bits > 0.001);
+  if (useful.length === 0) {
+    if (best && best.share > 0.5)
+      return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
+    return { kind: 'nothing left to check' };
+  }
+  if (!best || best.share < CHEAP_FROM) return { kind: 'check' };
+  const perMinute = house.ratePerHour / 60;
+  const costs = new Map(shares.map((s) => [s.repair.id, s.cost]));
+  const retest = RETEST_MINUTES * perMinute;
+  const now = (1 - best.share) * (best.cost * WRONG_FACTOR + retest);
+  const later = Math.min(
+    ...useful.slice(0, LOOKAHEAD).map((r) => r.minutes * perMinute + lossAfter(tableOf(r), costs, retest)),
+  );
+  return now <= later
+    ? { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' }
+    : { kind: 'check' };
+}
