@@ -19,7 +19,12 @@ function stationShares(belief: Belief): Map<string, number> {
 const quickest = (checks: readonly RankedCheck[], station: string): Check | undefined =>
   checks.filter((r) => r.check.station === station).sort((a, b) => a.minutes - b.minutes)[0]?.check;
 
-export function choose(policy: Policy, tracer: Tracer, belief: Belief, ranked: readonly RankedCheck[]): Check | undefined {
+export function choose(
+  policy: Policy,
+  tracer: Tracer,
+  belief: Belief,
+  ranked: readonly RankedCheck[],
+): Check | undefined {
   if (policy === 'cheapest information') return ranked[0]?.check;
   // A habit is not a fool: a check that can tell nothing any more is passed over.
   const useful = ranked.filter((r) => r.bits > 0.01);

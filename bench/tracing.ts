@@ -62,7 +62,15 @@ export function run(tracer: Tracer, complaint: Complaint, fault: ModelFault, see
     minutes += minutesOf(check, open);
     check.opens.forEach((o) => open.add(o));
     const id = String(events.length);
-    const reading = { ...NOW, id, checkId: check.id, value: hidden.read(check), typed: '', note: '', at: '2026-01-01T00:00:00Z' };
+    const reading = {
+      ...NOW,
+      id,
+      checkId: check.id,
+      value: hidden.read(check),
+      typed: '',
+      note: '',
+      at: '2026-01-01T00:00:00Z',
+    };
     events.push({ type: 'reading', reading });
   }
 }

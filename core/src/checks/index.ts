@@ -45,6 +45,7 @@ import { sparkEvery } from './sparkEvery.ts';
 import { sparkKnownCondenser } from './sparkKnownCondenser.ts';
 import { sparkKnownLead } from './sparkKnownLead.ts';
 import { sparkPlugLead } from './sparkPlugLead.ts';
+import { sparkPolarity } from './sparkPolarity.ts';
 import { strapDrop } from './strapDrop.ts';
 import { switchVolts } from './switchVolts.ts';
 import { watchPoints } from './watchPoints.ts';
@@ -93,6 +94,7 @@ const MAKERS: readonly CheckMaker[] = [
   strapDrop,
   sparkCoilLead,
   sparkKnownLead,
+  sparkPolarity,
   coilLeadOhms,
   lookCap,
   rotorJump,

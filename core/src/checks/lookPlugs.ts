@@ -4,8 +4,13 @@ import { seen } from './seen.ts';
 const plugWords = (cylinders: number): string[] => [
   'all dry and even',
   'all wet or sooty',
+  'all gaps wide',
   ...Array.from({ length: cylinders }, (_, i) => `only ${i + 1} is wet or sooty`),
+  ...Array.from({ length: cylinders }, (_, i) => `only ${i + 1} has a wide gap`),
 ];
+
+/** One plug among many: false alarms are spread over all of them. */
+const seenOne = (there: boolean): number => (there ? 0.93 : 0.003);
 
 export const lookPlugs: CheckMaker = (layout) => [
   {
@@ -19,11 +24,15 @@ export const lookPlugs: CheckMaker = (layout) => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const one = (i: number) => seen(scene.params[`plug-${i}`]!['shuntOhms']! < 1e6, 0.9);
-        const all = seen(scene.params['plugs']!['shuntOhms']! < 1e6, 0.97);
-        const each = Array.from({ length: scene.layout.fit.cylinders }, (_, i) => one(i + 1) * (1 - all));
-        const shares: Record<string, number> = { 'all wet or sooty': all };
-        each.forEach((p, i) => (shares[`only ${i + 1} is wet or sooty`] = p));
+        const all = scene.params['plugs']!;
+        const wet = seen(all['shuntOhms']! < 1e6, 0.97);
+        const wide = seen(all['extraGap']! > 0.6e-3, 0.95) * (1 - wet);
+        const shares: Record<string, number> = { 'all wet or sooty': wet, 'all gaps wide': wide };
+        for (let i = 1; i <= scene.layout.fit.cylinders; i++) {
+          const own = scene.params[`plug-${i}`]!;
+          shares[`only ${i} is wet or sooty`] = seenOne(own['shuntOhms']! < 1e6) * (1 - wet - wide);
+          shares[`only ${i} has a wide gap`] = seenOne(own['gapMetres']! > 1.3e-3) * (1 - wet - wide);
+        }
         shares['all dry and even'] = Math.max(0, 1 - Object.values(shares).reduce((a, b) => a + b, 0));
         return shares;
       },

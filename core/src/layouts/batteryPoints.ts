@@ -212,11 +212,11 @@ function pathTo(place: SparkPlace, cylinder: number): string[] {
 }
 
 /** Volts a place asks of the coil, before the gaps on the way there. */
-function asked(scene: Scene, place: SparkPlace, state: MachineState, cylinder: number, gapMetres?: number): number {
+function asked(scene: Scene, place: SparkPlace, cylinder: number, gapMetres?: number): number {
   if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
   const gap = scene.params[`plug-${cylinder}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!;
-  const inlet = state.key === 'run' ? 0.6 : 0.95;
-  const { bar, kelvin } = chargeAtSpark(scene.layout.fit.compressionRatio, inlet, 300);
+  // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
+  const { bar, kelvin } = chargeAtSpark(scene.layout.fit.compressionRatio, 0.95, 300);
   return requiredVolts(bar, kelvin, gap);
 }
 
@@ -243,7 +243,7 @@ function spark(scene: Scene, place: SparkPlace, state: MachineState, cylinder: n
   });
   const gaps = steps.reduce((sum, s) => sum + (s.gapVolts ?? 0), 0);
   const polarity = coil['reversed']! > 0.5 ? WRONG_POLARITY : 1;
-  const required = asked(scene, place, state, cylinder, gapMetres) * polarity + gaps;
+  const required = asked(scene, place, cylinder, gapMetres) * polarity + gaps;
   const stored = 0.5 * coil['henries']! * amps ** 2 * coil['transfer']! ** 2;
   return {
     availableVolts: Math.min(raised, ...steps.map((s) => s.flashVolts ?? Infinity)),

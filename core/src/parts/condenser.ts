@@ -1,4 +1,4 @@
-import { logBetween, type PartKind } from './part.ts';
+import { deadShort, logBetween, type PartKind } from './part.ts';
 
 export const condenser: PartKind = {
   kind: 'condenser',
@@ -29,7 +29,7 @@ export const condenser: PartKind = {
       weight: 3.5,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p, s) => ({ ...p, leakOhms: logBetween(0.5, 0.02, s) }),
+      apply: (p, s) => ({ ...p, leakOhms: deadShort(s) }),
     },
     {
       id: 'leaky',

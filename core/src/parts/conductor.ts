@@ -1,4 +1,4 @@
-import { logBetween, OPEN_OHMS, type PartKind } from './part.ts';
+import { deadShort, logBetween, OPEN_OHMS, type PartKind } from './part.ts';
 
 /** Leak of sound insulation, ohms. */
 const SOUND_INSULATION = { low: 1e8, high: 1e9 };
@@ -45,7 +45,7 @@ export const wire: PartKind = {
       weight: 1,
       repair: 'insulate',
       comesWith: 'shaking',
-      apply: (p, s) => ({ ...p, earthOhms: logBetween(0.02, 0.3, s) }),
+      apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
     },
   ],
   elements: (p, { id, nodes }) => [

@@ -3,7 +3,7 @@ import { logBetween, OPEN_OHMS, type PartKind } from './part.ts';
 export const fuse: PartKind = {
   kind: 'fuse',
   plates: [
-    { id: 'ratedAmps', label: 'Rating', dimension: 'current', typical: () => ({ low: 20, high: 20 }) },
+    { id: 'ratedAmps', label: 'Rating', dimension: 'current', typical: () => ({ low: 15, high: 15 }) },
     {
       id: 'ohms',
       label: 'Resistance',

@@ -102,3 +102,5 @@ export const logBetween = (from: number, to: number, severity: number): number =
 export const between = (from: number, to: number, severity: number): number => from + (to - from) * severity;
 /** Stands for "not connected": far beyond any ohmmeter. Ohms. */
 export const OPEN_OHMS = 1e12;
+/** Metal on metal where it should not be; the same wherever it happens, so its ohms do not tell where. */
+export const deadShort = (severity: number): number => logBetween(0.02, 0.4, severity);

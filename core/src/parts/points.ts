@@ -1,4 +1,4 @@
-import { between, logBetween, OPEN_OHMS, type PartKind } from './part.ts';
+import { between, deadShort, logBetween, OPEN_OHMS, type PartKind } from './part.ts';
 
 export const points: PartKind = {
   kind: 'breaker points',
@@ -75,7 +75,7 @@ export const points: PartKind = {
       label: 'earthed through a missing insulator',
       weight: 2,
       repair: 'insulate',
-      apply: (p, s) => ({ ...p, earthOhms: logBetween(0.02, 0.3, s) }),
+      apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
     },
   ],
   elements: (p, { id, nodes, state }) => [

@@ -61,7 +61,8 @@ export function parseQuantity(typed: string, wanted: Dimension, bareUnit?: strin
   const split = splitNumber(text);
   if (!split || !Number.isFinite(split.number)) return failed({ code: 'unreadable', text });
   const unitText = split.rest.trim();
-  const unit = unitText === '' ? (unitTyped(bareUnit ?? '') ?? preferredUnit(wanted)) : unitTyped(unitText);
+  const bare = bareUnit === undefined ? preferredUnit(wanted) : unitTyped(bareUnit);
+  const unit = unitText === '' ? bare : unitTyped(unitText);
   if (!unit) return failed({ code: 'unknown-unit', text, unit: unitText });
   if (unit.dimension !== wanted)
     return failed({ code: 'wrong-dimension', text, unit: unit.symbol, found: unit.dimension, wanted });

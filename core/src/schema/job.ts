@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { STAGES } from './stages.ts';
 
 export const complaintSchema = z
   .object({
@@ -94,7 +95,6 @@ export const snagSchema = z
   .meta({ id: 'Snag' });
 export type Snag = z.infer<typeof snagSchema>;
 
-export const STAGES = ['complaint', 'look', 'trace', 'repair', 'set up', 'prove', 'closed'] as const;
 export const stageSchema = z.enum(STAGES);
 export type Stage = z.infer<typeof stageSchema>;
 

@@ -52,6 +52,8 @@ export class Ensemble {
   readonly scenes: readonly Scene[];
   /** strata[s][m]: how much member m speaks for severity step s. */
   readonly strata: readonly Float64Array[];
+  /** Whether severity makes a difference at all. */
+  readonly graded: boolean;
   private readonly known = new Map<string, Predicted>();
   private readonly faults: readonly ModelFault[];
   private readonly without: Ensemble | undefined;
@@ -60,7 +62,8 @@ export class Ensemble {
   constructor(model: Model, sound: readonly MachineParams[], faults: readonly ModelFault[], without?: Ensemble) {
     this.faults = faults;
     this.without = without;
-    this.strata = faults.length === 1 && graded(model, sound[0]!, faults[0]!) ? NEAR : ALIKE;
+    this.graded = faults.length === 1 && comesInDegrees(model, sound[0]!, faults[0]!);
+    this.strata = this.graded ? NEAR : ALIKE;
     const alike = faults.every((f) => f.part.apart) ? without : undefined;
     this.scenes = sound.map((params, member) => {
       const failed = faults.reduce((p, f, k) => withFault(model, p, f, severity(member, k)), params);
@@ -78,13 +81,6 @@ export class Ensemble {
     return known;
   }
 
-  /** Spread that tolerances alone give a reading, on the ruler: that of the sound machine where severity adds its own. */
-  private tolerance(check: Check, at: Float64Array): number {
-    if (this.strata === ALIKE || !this.without) return spread(at);
-    const sound = this.without.predict(check);
-    return sound.kind === 'number' ? Math.min(spread(sound.at), spread(at)) : 0;
-  }
-
   private compute(check: Check): Predicted {
     const instrument = INSTRUMENTS[check.instrument];
     const outcomes = this.scenes.map((scene) => instrument.observe(scene, check));
@@ -100,12 +96,12 @@ export class Ensemble {
       const error = instrument.error(v);
       return (toRuler(v + error, dimension) - toRuler(v - error, dimension)) / 2;
     });
-    return { kind: 'number', at, width: kernels(at, meter, this.tolerance(check, at)), open };
+    return { kind: 'number', at, width: kernels(at, meter, this.graded ? roughness(at) : spread(at)), open };
   }
 }
 
 /** Whether the fault comes in degrees at all. */
-function graded(model: Model, sound: MachineParams, { mode, part }: ModelFault): boolean {
+function comesInDegrees(model: Model, sound: MachineParams, { mode, part }: ModelFault): boolean {
   const at = (degree: number) => JSON.stringify(mode.apply(sound[part.id]!, degree, model.layout.fit));
   return at(0.1) !== at(0.9);
 }
@@ -123,6 +119,20 @@ const spread = (at: Float64Array): number => {
   return Math.sqrt(values.reduce((sum, u) => sum + (u - mean) ** 2, 0) / (values.length - 1));
 };
 
+/**
+ * Spread that tolerances alone give a reading whose severity grows from member to member: how far each lies off the
+ * line between its neighbours, as a standard deviation (median × 1.48, and √⅔ for the neighbours' own share).
+ */
+function roughness(at: Float64Array): number {
+  const off: number[] = [];
+  for (let m = 1; m < at.length - 1; m++) {
+    const gap = Math.abs(at[m]! - (at[m - 1]! + at[m + 1]!) / 2);
+    if (!Number.isNaN(gap)) off.push(gap);
+  }
+  off.sort((a, b) => a - b);
+  return off.length ? 1.48 * Math.sqrt(2 / 3) * off[off.length >> 1]! : spread(at);
+}
+
 /** Each member's kernel: the meter's error, widened for tolerances and to bridge the distance to its neighbours. */
 function kernels(at: Float64Array, meter: readonly number[], tolerance: number): Float64Array {
   const order = [...at.keys()].filter((i) => !Number.isNaN(at[i]!)).sort((a, b) => at[a]! - at[b]!);
@@ -134,4 +144,11 @@ function kernels(at: Float64Array, meter: readonly number[], tolerance: number):
     width[member] = Math.hypot(meter[member]!, Math.min(WIDEST_KERNEL, bridge), 0.004);
   });
   return width;
+}
+
+/** Weight of each member, from the weight of each step of severity. Sum 1. */
+export function memberWeights(ensemble: Ensemble, steps: Float64Array): Float64Array {
+  return Float64Array.from({ length: MEMBERS }, (_, m) =>
+    steps.reduce((sum, w, s) => sum + w * ensemble.strata[s]![m]!, 0),
+  );
 }

@@ -3,7 +3,7 @@ import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
 import { likelihood } from './likelihood.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
-import { memberWeights } from './nextCheck.ts';
+import { memberWeights } from './ensemble.ts';
 
 /** How far one reading moved one suspect: powers of ten, above zero for, below against. */
 export interface Evidence {

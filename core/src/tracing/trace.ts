@@ -2,8 +2,10 @@ import type { House } from '../schema/house.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { MachineBody } from '../schema/machine.ts';
 import { Weigher, type Belief } from './belief.ts';
-import { buildModel, type Model } from './model.ts';
-import { Cells, count, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
+import { Cells } from './cells.ts';
+import { buildModel, type Model, type ModelFault } from './model.ts';
+import type { Check } from '../checks/index.ts';
+import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { rankSuspects, stationStates, strayReadings, type StationState, type Suspect } from './suspects.ts';
 import { judge, type Verdict } from './verdict.ts';
 
@@ -83,6 +85,11 @@ export class Tracer {
     };
   }
 
+  /** How well one check tells two accounts apart, 0…1 bit, each being as likely as the other. */
+  separation(one: readonly ModelFault[], other: readonly ModelFault[], check: Check): number {
+    return information(this.cells, countTwo(this.weigher.ensemble(one), this.weigher.ensemble(other)), check);
+  }
+
   /** What was thought before any reading. */
   private before(complaint: Complaint): Belief {
     const key = `${complaint.symptom}|${complaint.pattern}`;
@@ -108,13 +115,17 @@ function settled(belief: Belief, stray: ReadonlyMap<string, number>): Set<string
   return new Set(since.filter((p) => !doubtful(p.reading.id, p.reading.checkId)).map((p) => p.reading.checkId));
 }
 
-let last: { key: string; tracer: Tracer } | undefined;
+const TRACERS_KEPT = 6;
+const tracers = new Map<string, Tracer>();
 
-/** The tracer of this machine under these house rules, kept from the last call where they are the same. */
+/** The tracer of this machine under these house rules; the last few are kept, with what they have simulated. */
 export function tracerFor(machine: MachineBody, house: House): Tracer {
   const key = JSON.stringify([machine.fitOut, machine.plates, house]);
-  if (last?.key !== key) last = { key, tracer: new Tracer(machine, house) };
-  return last.tracer;
+  const tracer = tracers.get(key) ?? new Tracer(machine, house);
+  tracers.delete(key);
+  tracers.set(key, tracer);
+  for (const oldest of tracers.keys()) if (tracers.size > TRACERS_KEPT) tracers.delete(oldest);
+  return tracer;
 }
 
 /** Pure: suspects, next check and verdict from the machine, what was complained of, and what has happened. */

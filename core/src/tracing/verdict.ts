@@ -1,7 +1,7 @@
 import type { House } from '../schema/house.ts';
 import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
-import { outcomeTable, type RankedCheck } from './nextCheck.ts';
+import type { outcomeTable, RankedCheck } from './nextCheck.ts';
 
 export interface RepairShare {
   readonly repair: ModelRepair;
@@ -22,7 +22,7 @@ export type Verdict =
 /** Minutes to try again after a repair that turned out not to be the one. */
 const RETEST_MINUTES = 4;
 /** A cheap part may be tried from here on, if asking further costs more than being wrong. */
-const CHEAP_FROM = 0.95;
+const CHEAP_FROM = 0.96;
 /** A wrong repair costs more than its price: a good part is thrown away and trust is lost. */
 const WRONG_FACTOR = 3;
 /** "Nothing is wrong here" sends the mechanic to another trail: the doubt left must be this much smaller. */

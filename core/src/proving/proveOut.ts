@@ -1,0 +1,56 @@
+import type { Check } from '../checks/index.ts';
+import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
+import { tell } from '../tracing/events.ts';
+import { passes } from '../tracing/ruler.ts';
+import type { Tracer } from '../tracing/trace.ts';
+
+export type ProofState = 'to do' | 'passed' | 'failed' | 'wrong conditions';
+
+export interface Proof {
+  readonly check: Check;
+  readonly why: 'failed before' | 'spark on every cylinder';
+  /** The reading after the last repair that answers it, if there is one. */
+  readonly reading: Reading | undefined;
+  readonly before: Reading | undefined;
+  readonly state: ProofState;
+  /** The warmth in which it must be proved, where the complaint came only then. */
+  readonly warmth: 'hot' | 'cold' | null;
+}
+
+const EVERY_SPARK = 'spark-every';
+
+/** What must pass before the job closes: the checks that failed, in the complaint's conditions, and every spark. */
+export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly JobEvent[]): Proof[] {
+  const story = tell(events);
+  const fixed = story.fixes.length > 0;
+  const failed = new Map<string, Reading>();
+  const after = new Map<string, Reading>();
+  for (const { reading, repaired } of story.readings) {
+    const check = tracer.weigher.check(reading.checkId);
+    if (!check) continue;
+    // "Since the last repair": the same repairs had been done then as now, and at least one.
+    if (fixed && repaired.size === story.repaired.size) after.set(reading.checkId, reading);
+    else if (!passes(tracer.weigher, check, reading.value)) failed.set(reading.checkId, reading);
+  }
+  const warmth = complaint.pattern === 'hot' ? 'hot' : null;
+  const wanted: [string, Proof['why']][] = [...failed.keys()]
+    .filter((id) => id !== EVERY_SPARK)
+    .map((id) => [id, 'failed before']);
+  wanted.push([EVERY_SPARK, failed.has(EVERY_SPARK) ? 'failed before' : 'spark on every cylinder']);
+  return wanted.flatMap(([id, why]): Proof[] => {
+    const check = tracer.weigher.check(id);
+    if (!check) return [];
+    const reading = after.get(id);
+    return [{ check, why, reading, before: failed.get(id), warmth, state: stateOf(tracer, check, reading, warmth) }];
+  });
+}
+
+function stateOf(tracer: Tracer, check: Check, reading: Reading | undefined, warmth: Proof['warmth']): ProofState {
+  if (!reading) return 'to do';
+  if (!passes(tracer.weigher, check, reading.value)) return 'failed';
+  return warmth !== null && reading.warmth !== warmth ? 'wrong conditions' : 'passed';
+}
+
+/** Proven: every proof passed. A job without a repair is never proven. */
+export const proven = (proofs: readonly Proof[]): boolean =>
+  proofs.length > 0 && proofs.every((p) => p.state === 'passed');

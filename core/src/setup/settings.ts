@@ -1,0 +1,32 @@
+import type { JobEvent, Setting } from '../schema/job.ts';
+import type { Model, Plate } from '../tracing/model.ts';
+
+/** Figures that are set, not only measured: what a finished ignition job leaves written down. */
+const SET_FIGURES = ['points.gapMetres', 'points.dwellDegrees', 'plug-1.gapMetres'];
+
+export interface SetFigure {
+  readonly plate: Plate;
+  readonly label: string;
+  readonly setting: Setting | undefined;
+  readonly within: boolean | undefined;
+}
+
+/** The set-up sheet: each figure with its band, found at, left at. The last entry of a figure stands. */
+export function settingsOf(model: Model, events: readonly JobEvent[]): SetFigure[] {
+  const last = new Map<string, Setting>();
+  for (const e of events) if (e.type === 'setting') last.set(e.setting.figure, e.setting);
+  return SET_FIGURES.flatMap((id) => {
+    const plate = model.plates.get(id);
+    if (!plate) return [];
+    const setting = last.get(id);
+    const label = id.startsWith('plug-') ? 'Plug gap, all' : plate.spec.label;
+    return [{ plate, label, setting, within: setting && setting.leftAt >= plate.low && setting.leftAt <= plate.high }];
+  });
+}
+
+/**
+ * Degrees at the crank that the timing moves when dwell changes: a wider gap opens earlier. On a four-stroke with a
+ * symmetrical cam one degree of dwell at the distributor is about one at the crank: half of it at the opening edge,
+ * times two for the crank. Positive is later.
+ */
+export const timingShift = (dwellBefore: number, dwellAfter: number): number => dwellAfter - dwellBefore;

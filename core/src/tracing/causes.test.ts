@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import type { JobEvent } from '../schema/job.ts';
+import { house, machine, noFire, reading } from '../testing/machines.ts';
+import { CAUSES } from './causeGraph.ts';
+import { traceCauses } from './causes.ts';
+import { Tracer } from './trace.ts';
+
+const tracer = new Tracer(machine(), house);
+const share = (events: JobEvent[], causeId: string) =>
+  traceCauses(tracer, 'points.burnt', noFire, events)!.causes.find((c) => c.spec.id === causeId)!.share;
+
+describe('why the points burnt', () => {
+  it('shares sum to one with plain age', () => {
+    const { causes, age } = traceCauses(tracer, 'points.burnt', noFire, [])!;
+    expect(causes.reduce((s, c) => s + c.share, age)).toBeCloseTo(1, 9);
+  });
+  it('a ballast that measures nothing points at itself', () => {
+    expect(share([reading('ballast-ohms', 0.1)], 'ballast-bypassed')).toBeGreaterThan(0.8);
+    expect(share([reading('ballast-ohms', 1.5)], 'ballast-bypassed')).toBeLessThan(share([], 'ballast-bypassed') / 3);
+  });
+  it('proposes a check that would tell', () => {
+    const found = traceCauses(tracer, 'points.burnt', noFire, [])!.causes.find((c) => c.spec.id === 'ballast-bypassed');
+    expect(found?.check?.station).toMatch(/ballast|coil/);
+  });
+  it('does not offer a ballast where there is none', () => {
+    const plain = new Tracer(machine({ ballast: 'none' }), house);
+    expect(traceCauses(plain, 'points.burnt', noFire, [])!.causes.map((c) => c.spec.id)).not.toContain(
+      'ballast-bypassed',
+    );
+  });
+  it('knows nothing of a fault that the machine cannot have', () => {
+    expect(traceCauses(tracer, 'nothing.at-all', noFire, [])).toBeUndefined();
+  });
+});
+
+it('the table of causes names only faults that exist', () => {
+  const everywhere = new Tracer(machine({ ballast: 'bypassed', cylinders: 8 }), house).model.faults.map((f) => f.id);
+  const exists = (pattern: string) =>
+    everywhere.some((id) => id === pattern || id.replace(/-\d+\./, '-*.') === pattern);
+  for (const [fault, causes] of Object.entries(CAUSES)) {
+    expect(exists(fault), fault).toBe(true);
+    for (const c of causes) for (const f of c.faults) expect(exists(f), f).toBe(true);
+  }
+});

@@ -1,0 +1,78 @@
+import type { Complaint, JobEvent } from '../schema/job.ts';
+import { AGE_WEIGHT, causesOf, names, type CauseSpec } from './causeGraph.ts';
+import { tell } from './events.ts';
+import type { ModelFault } from './model.ts';
+import type { Tracer } from './trace.ts';
+import type { Check } from '../checks/index.ts';
+
+export interface JudgedCause {
+  readonly spec: CauseSpec;
+  /** Share of belief among these causes and plain age, from the readings made so far. */
+  readonly share: number;
+  /** The check that tells most about it for its minutes, if the model has one. */
+  readonly check: Check | undefined;
+}
+
+export interface Causes {
+  readonly fault: ModelFault;
+  readonly causes: readonly JudgedCause[];
+  readonly age: number;
+}
+
+/** log p(all readings | these faults), means over severity. */
+function logOfStory(
+  tracer: Tracer,
+  faults: readonly ModelFault[],
+  complaint: Complaint,
+  events: readonly JobEvent[],
+): number {
+  let log = 0;
+  for (const { reading, repaired } of tell(events).readings) {
+    const check = tracer.weigher.check(reading.checkId);
+    if (!check) continue;
+    const seen = faults.filter((f) => !repaired.has(f.repairId));
+    const logs = tracer.weigher.readingLogs(seen, reading, check, complaint);
+    log += Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length);
+  }
+  return log;
+}
+
+/** The check whose predicted readings differ most, for its minutes, between the cause being there and not. */
+function tellingCheck(tracer: Tracer, cause: readonly ModelFault[]): Check | undefined {
+  let best: { check: Check; score: number } | undefined;
+  for (const check of tracer.model.checks) {
+    const score = tracer.separation([], cause, check) / check.minutes;
+    if (score > (best?.score ?? 0.05)) best = { check, score };
+  }
+  return best?.check;
+}
+
+/** Why did this part fail? Each cause weighed by the readings already made, with the check that would tell. */
+export function traceCauses(
+  tracer: Tracer,
+  faultId: string,
+  complaint: Complaint,
+  events: readonly JobEvent[],
+): Causes | undefined {
+  const fault = tracer.model.faults.find((f) => f.id === faultId);
+  if (!fault) return undefined;
+  const alone = logOfStory(tracer, [fault], complaint, events);
+  const candidates = causesOf(faultId).map((spec) => {
+    const faults = tracer.model.faults.filter((f) => names(spec, f.id, faultId) && f.part.id !== fault.part.id);
+    const gain = faults.map((f) => Math.exp(logOfStory(tracer, [fault, f], complaint, events) - alone));
+    const mean = gain.length ? gain.reduce((a, b) => a + b, 0) / gain.length : 1;
+    return { spec, weight: spec.weight * mean, faults, gain };
+  });
+  const usable = candidates.filter((c) => c.spec.faults.length === 0 || c.faults.length > 0);
+  const total = usable.reduce((sum, c) => sum + c.weight, AGE_WEIGHT);
+  return {
+    fault,
+    age: AGE_WEIGHT / total,
+    causes: usable
+      .map(({ spec, weight, faults, gain }) => {
+        const leading = faults[gain.indexOf(Math.max(...gain))];
+        return { spec, share: weight / total, check: leading && tellingCheck(tracer, [leading]) };
+      })
+      .sort((a, b) => b.share - a.share),
+  };
+}

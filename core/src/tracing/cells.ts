@@ -1,0 +1,81 @@
+import type { Check } from '../checks/index.ts';
+import { INSTRUMENTS } from '../instruments/index.ts';
+import { normalCdf } from '../random/lcg.ts';
+import type { Weigher } from './belief.ts';
+import { MEMBERS, type Ensemble, type Predicted } from './ensemble.ts';
+import { MISPROBE } from './likelihood.ts';
+
+/** Cells of the ruler for counting information; one more after them is OL. */
+const CELLS = 24;
+
+/** p(cell | severity step): one row for each step, or a single one where severity makes no difference. */
+export type CellShares = readonly Float64Array[];
+
+/** Turns predictions into cells, once for each prediction. */
+export class Cells {
+  private readonly weigher: Weigher;
+  private readonly edges = new Map<string, { low: number; step: number }>();
+  private readonly known = new WeakMap<Predicted, Map<Ensemble['strata'], CellShares>>();
+
+  constructor(weigher: Weigher) {
+    this.weigher = weigher;
+  }
+
+  private edgesOf(check: Check): { low: number; step: number } {
+    let found = this.edges.get(check.id);
+    if (found) return found;
+    const ensembles = [[], ...this.weigher.model.faults.map((f) => [f])].map((f) => this.weigher.ensemble(f));
+    let [low, high] = [Infinity, -Infinity];
+    for (const e of ensembles) {
+      const p = e.predict(check);
+      if (p.kind !== 'number') continue;
+      for (const u of p.at) if (!Number.isNaN(u)) [low, high] = [Math.min(low, u), Math.max(high, u)];
+    }
+    if (!(high > low)) [low, high] = [low - 0.5, low + 0.5];
+    found = { low, step: (high - low) / CELLS };
+    this.edges.set(check.id, found);
+    return found;
+  }
+
+  of(ensemble: Ensemble, check: Check): CellShares {
+    // Ensembles that a fault cannot tell apart here share one prediction, and so one table.
+    const predicted = ensemble.predict(check);
+    let own = this.known.get(predicted);
+    if (!own) this.known.set(predicted, (own = new Map()));
+    let shares = own.get(ensemble.strata);
+    if (!shares) own.set(ensemble.strata, (shares = this.compute(predicted, check, ensemble)));
+    return shares;
+  }
+
+  private compute(p: Predicted, check: Check, { strata, graded }: Ensemble): CellShares {
+    const members = this.members(p, check);
+    const rows = graded ? strata : strata.slice(0, 1);
+    return rows.map((share) => {
+      const row = new Float64Array(members[0]!.length);
+      members.forEach((cells, m) => cells.forEach((q, c) => (row[c]! += share[m]! * q)));
+      // The share of stray readings is laid over all cells alike.
+      return row.map((q) => (1 - MISPROBE) * q + MISPROBE / row.length);
+    });
+  }
+
+  private members(p: Predicted, check: Check): Float64Array[] {
+    if (p.kind === 'word') {
+      const words = check.words ?? INSTRUMENTS[check.instrument].words ?? [];
+      return p.shares.map((s) => Float64Array.from(words, (w) => s[w] ?? 0));
+    }
+    const { low, step } = this.edgesOf(check);
+    return Array.from({ length: MEMBERS }, (_, m) => {
+      const cells = new Float64Array(CELLS + 1);
+      if (p.open[m]) cells[CELLS] = 1;
+      else {
+        let before = 0;
+        for (let c = 0; c < CELLS; c++) {
+          const upTo = c === CELLS - 1 ? 1 : normalCdf((low + step * (c + 1) - p.at[m]!) / p.width[m]!);
+          cells[c] = upTo - before;
+          before = upTo;
+        }
+      }
+      return cells;
+    });
+  }
+}

@@ -1,0 +1,224 @@
+import type { Check } from '../checks/index.ts';
+import { OPENING_MINUTES, type CautionId, type Opening } from '../checks/index.ts';
+import { INSTRUMENTS, type InstrumentId } from '../instruments/index.ts';
+import type { Dimension } from '../quantity/index.ts';
+import { proveOut, proven, type Proof } from '../proving/proveOut.ts';
+import type { Complaint, Conditions, JobEvent, Setting } from '../schema/job.ts';
+import type { PlateValue } from '../schema/machine.ts';
+import { settingsOf } from '../setup/settings.ts';
+import type { Causes } from '../tracing/causes.ts';
+import type { Model, ModelRepair } from '../tracing/model.ts';
+import { wordsOf } from '../tracing/readTyped.ts';
+import { passes } from '../tracing/ruler.ts';
+import type { Evidence, StationState } from '../tracing/suspects.ts';
+import type { Trace, Tracer } from '../tracing/trace.ts';
+import type { Verdict } from '../tracing/verdict.ts';
+
+/** What the core found, without its own objects: crosses a worker or the network unchanged. */
+export interface CheckView {
+  id: string;
+  label: string;
+  station: string;
+  set: string;
+  touch: string;
+  watch: string;
+  instrument: InstrumentId;
+  instrumentLabel: string;
+  dimension: Dimension | null;
+  words: readonly string[];
+  /** Without what must be opened. */
+  minutes: number;
+  opens: readonly Opening[];
+  cautions: readonly CautionId[];
+  look: boolean;
+}
+export interface RankedView extends CheckView {
+  /** With what must still be opened. */
+  minutesNow: number;
+  bits: number;
+  bitsPerMinute: number;
+}
+export interface RepairView {
+  id: string;
+  label: string;
+  station: string;
+  minutes: number;
+  money: number;
+  goesWith: string;
+}
+export interface SuspectView {
+  faultId: string;
+  part: string;
+  how: string;
+  station: string;
+  share: number;
+  cost: number;
+  repair: RepairView;
+  evidence: readonly Evidence[];
+}
+export type VerdictView =
+  | Exclude<Verdict, { kind: 'fix' }>
+  | { kind: 'wait' }
+  | { kind: 'fix'; repair: RepairView; share: number; why: 'sure' | 'cheaper than asking' };
+export interface TraceView {
+  verdict: VerdictView;
+  ranked: readonly RankedView[];
+  suspects: readonly SuspectView[];
+  stations: readonly StationState[];
+  sound: number;
+  outside: number;
+  atOdds: readonly { readingId: string; chance: number }[];
+  opened: readonly string[];
+  /** Readings that a sound machine would not give. */
+  failed: readonly string[];
+}
+
+export const checkView = (check: Check): CheckView => ({
+  id: check.id,
+  label: check.label,
+  station: check.station,
+  set: check.set,
+  touch: check.touch,
+  watch: check.watch,
+  instrument: check.instrument,
+  instrumentLabel: INSTRUMENTS[check.instrument].label,
+  dimension: INSTRUMENTS[check.instrument].dimension ?? null,
+  words: INSTRUMENTS[check.instrument].dimension ? [] : wordsOf(check),
+  minutes: check.minutes,
+  opens: check.opens,
+  cautions: check.cautions,
+  look: check.look ?? false,
+});
+
+export const repairView = (r: ModelRepair): RepairView => ({
+  id: r.id,
+  label: r.label,
+  station: r.station,
+  minutes: r.minutes,
+  money: r.money,
+  goesWith: r.goesWith ?? '',
+});
+
+export function traceView(
+  tracer: Tracer,
+  complaint: Complaint,
+  events: readonly JobEvent[],
+  now: Conditions,
+): TraceView {
+  const found: Trace = tracer.trace(complaint, events, now);
+  const { verdict } = found;
+  return {
+    verdict: verdict.kind === 'fix' ? { ...verdict, repair: repairView(verdict.repair) } : verdict,
+    ranked: found.ranked.map((r) => ({
+      ...checkView(r.check),
+      minutesNow: r.minutes,
+      bits: r.bits,
+      bitsPerMinute: r.bitsPerMinute,
+    })),
+    suspects: found.suspects.map((s) => ({
+      faultId: s.fault.id,
+      part: s.fault.part.label,
+      how: s.fault.mode.label,
+      station: s.fault.part.station,
+      share: s.share,
+      cost: s.cost,
+      repair: repairView(s.repair),
+      evidence: s.evidence,
+    })),
+    stations: found.stations,
+    sound: found.sound,
+    outside: found.outside,
+    atOdds: found.atOdds,
+    opened: found.opened,
+    failed: events.flatMap((e) => {
+      const check = e.type === 'reading' && tracer.weigher.check(e.reading.checkId);
+      return check && !passes(tracer.weigher, check, e.reading.value) ? [e.reading.id] : [];
+    }),
+  };
+}
+
+export interface CauseView {
+  id: string;
+  label: string;
+  look: string;
+  share: number;
+  check: CheckView | null;
+}
+export const causesView = ({ fault, causes, age }: Causes) => ({
+  faultId: fault.id,
+  part: fault.part.label,
+  how: fault.mode.label,
+  age,
+  causes: causes.map((c): CauseView => ({
+    id: c.spec.id,
+    label: c.spec.label,
+    look: c.spec.look,
+    share: c.share,
+    check: c.check ? checkView(c.check) : null,
+  })),
+});
+export type CausesView = ReturnType<typeof causesView>;
+
+export interface ProofView extends Omit<Proof, 'check' | 'reading' | 'before'> {
+  check: CheckView;
+  reading: Proof['reading'] | null;
+  before: Proof['before'] | null;
+}
+export function proofView(tracer: Tracer, complaint: Complaint, events: readonly JobEvent[]) {
+  const proofs = proveOut(tracer, complaint, events);
+  return {
+    proven: proven(proofs),
+    proofs: proofs.map((p): ProofView => ({
+      ...p,
+      check: checkView(p.check),
+      reading: p.reading ?? null,
+      before: p.before ?? null,
+    })),
+  };
+}
+
+export interface PlateView extends PlateValue {
+  id: string;
+  part: string;
+  figure: string;
+  dimension: Dimension;
+}
+/** Plate values in force that a person would look up. */
+export const platesView = (model: Model): PlateView[] =>
+  [...model.plates.values()]
+    .filter((p) => !p.spec.hidden && (p.part.cylinder ?? 1) === 1)
+    .map(({ id, low, high, source, note, spec, part }) => ({
+      id,
+      part: part.label,
+      figure: spec.label,
+      dimension: spec.dimension,
+      low,
+      high,
+      source,
+      note,
+    }));
+
+export interface SettingView {
+  figure: string;
+  label: string;
+  dimension: Dimension;
+  low: number;
+  high: number;
+  source: PlateValue['source'];
+  setting: Setting | null;
+  within: boolean | null;
+}
+export const settingsView = (model: Model, events: readonly JobEvent[]): SettingView[] =>
+  settingsOf(model, events).map(({ plate, label, setting, within }) => ({
+    figure: plate.id,
+    label,
+    dimension: plate.spec.dimension,
+    low: plate.low,
+    high: plate.high,
+    source: plate.source,
+    setting: setting ?? null,
+    within: within ?? null,
+  }));
+
+export const repairsView = (model: Model): RepairView[] => [...model.repairs.values()].map(repairView);
+export const openingMinutes = OPENING_MINUTES;

@@ -1,0 +1,68 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Arrows point one way: web → core, server → core. The core knows nothing of where it runs. */
+const never = (patterns, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ regex: patterns, message }] }],
+});
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/.cache/**', '**/node_modules/**', 'data/**'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  {
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['core/src/**/*.test.ts'],
+    rules: {
+      ...never(
+        '^(node:|react|express|sequelize|sqlite3|@pondu/)|/(server|web)/',
+        'core imports neither DOM, Node, React nor Express, and no other workspace.',
+      ),
+      'no-restricted-globals': [
+        'error',
+        'Date',
+        'performance',
+        'setTimeout',
+        'process',
+        'window',
+        'document',
+        'console',
+      ],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Chance is passed in.' }],
+    },
+  },
+  {
+    // The maths must not pull the schemas' library into the worker: types only.
+    files: ['core/src/**/*.ts'],
+    ignores: ['core/src/schema/**', 'core/src/**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { regex: '/schema/(?!stages)', allowTypeImports: true, message: 'Import types only from the schemas.' },
+          ],
+        },
+      ],
+    },
+  },
+  { files: ['server/**/*.ts'], rules: never('^react|/web/', 'server imports only core.') },
+  {
+    files: ['web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      ...never('^(node:|express|sequelize)|/server/|@pondu/server', 'web reaches the server over HTTP only.'),
+    },
+  },
+  { files: ['scripts/**/*.mjs'], languageOptions: { globals: { console: 'readonly', process: 'readonly' } } },
+);

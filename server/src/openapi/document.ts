@@ -1,0 +1,140 @@
+import { OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-openapi';
+import { houseSchema, machineBodySchema, ponduFileSchema } from '@pondu/core/schema';
+import { z } from 'zod';
+import * as schemas from '../routes/schemas.ts';
+
+const problem = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.number(),
+    fields: z.array(z.object({ field: z.string(), message: z.string() })).optional(),
+  })
+  .meta({ id: 'Problem' });
+
+interface Call {
+  method: 'get' | 'post' | 'put' | 'patch' | 'delete';
+  path: string;
+  summary: string;
+  sends?: z.ZodType;
+  /** Writes take `If-Match`. */
+  versioned?: boolean;
+  query?: z.ZodObject;
+}
+
+/** The calls, one line each; bodies are the very schemas that the routes read with. */
+const CALLS: readonly Call[] = [
+  { method: 'get', path: '/api/machines', summary: 'All machines' },
+  {
+    method: 'post',
+    path: '/api/machines',
+    summary: 'Add a machine from its fit-out and plate values',
+    sends: machineBodySchema,
+  },
+  { method: 'get', path: '/api/machines/{id}', summary: 'One machine' },
+  { method: 'put', path: '/api/machines/{id}', summary: 'Change a machine', sends: machineBodySchema, versioned: true },
+  { method: 'delete', path: '/api/machines/{id}', summary: 'Put a machine away' },
+  { method: 'post', path: '/api/machines/{id}/restore', summary: 'Bring it back' },
+  { method: 'get', path: '/api/machines/{id}/checks', summary: 'Its checks, with expected readings' },
+  { method: 'get', path: '/api/machines/{id}/plates', summary: 'Its plate values in force' },
+  { method: 'get', path: '/api/machines/{id}/export', summary: 'Machine and jobs as .pondu.json' },
+  { method: 'get', path: '/api/jobs', summary: 'All jobs' },
+  { method: 'post', path: '/api/jobs', summary: 'Open a job', sends: schemas.newJobSchema },
+  { method: 'get', path: '/api/jobs/{id}', summary: 'One job with its events and snags' },
+  {
+    method: 'patch',
+    path: '/api/jobs/{id}',
+    summary: 'Change complaint, stage or what it waits for',
+    sends: schemas.jobPatchSchema,
+    versioned: true,
+  },
+  { method: 'delete', path: '/api/jobs/{id}', summary: 'Put a job away' },
+  { method: 'post', path: '/api/jobs/{id}/restore', summary: 'Bring it back' },
+  {
+    method: 'post',
+    path: '/api/jobs/{id}/readings',
+    summary: 'Write down a reading',
+    sends: schemas.newReadingSchema,
+    versioned: true,
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{id}/fixes',
+    summary: 'Write down a repair',
+    sends: schemas.newFixSchema,
+    versioned: true,
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{id}/causes',
+    summary: 'Write down a cause',
+    sends: schemas.newCauseSchema,
+    versioned: true,
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{id}/settings',
+    summary: 'Write down a setting',
+    sends: schemas.newSettingSchema,
+    versioned: true,
+  },
+  {
+    method: 'post',
+    path: '/api/jobs/{id}/snags',
+    summary: 'Write down or change a snag',
+    sends: schemas.newSnagSchema,
+    versioned: true,
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{id}/trace',
+    summary: 'Suspects, next check, verdict, stations',
+    query: schemas.conditionsQuerySchema,
+  },
+  {
+    method: 'get',
+    path: '/api/jobs/{id}/checks/{checkId}/ruler',
+    summary: 'Where a reading lands when well and under each suspect',
+  },
+  { method: 'get', path: '/api/jobs/{id}/causes/{faultId}', summary: 'Why it may have failed' },
+  { method: 'get', path: '/api/jobs/{id}/proof', summary: 'What must pass before it closes' },
+  { method: 'get', path: '/api/jobs/{id}/settings', summary: 'The set-up sheet' },
+  { method: 'get', path: '/api/jobs/{id}/readings.csv', summary: 'Readings as CSV' },
+  { method: 'post', path: '/api/jobs/{id}/close', summary: 'Close a job', sends: schemas.closeSchema, versioned: true },
+  { method: 'get', path: '/api/house', summary: 'House rules' },
+  { method: 'put', path: '/api/house', summary: 'Change house rules', sends: houseSchema, versioned: true },
+  { method: 'get', path: '/api/export', summary: 'Everything as .pondu.json' },
+  { method: 'post', path: '/api/import', summary: 'Read a .pondu.json', sends: ponduFileSchema },
+  { method: 'get', path: '/api/schema/pondu-file.json', summary: 'JSON Schema of .pondu.json' },
+  { method: 'get', path: '/api/backup.sqlite', summary: 'The data file' },
+];
+
+export function openApiDocument() {
+  const registry = new OpenAPIRegistry();
+  for (const call of CALLS) {
+    const names = [...call.path.matchAll(/\{(\w+)\}/g)].map((m) => m[1]!);
+    registry.registerPath({
+      method: call.method,
+      path: call.path,
+      summary: call.summary,
+      request: {
+        ...(names.length ? { params: z.object(Object.fromEntries(names.map((n) => [n, z.string()]))) } : {}),
+        ...(call.query ? { query: call.query } : {}),
+        ...(call.versioned ? { headers: z.object({ 'If-Match': z.string().optional() }) } : {}),
+        ...(call.sends ? { body: { content: { 'application/json': { schema: call.sends } } } } : {}),
+      },
+      responses: {
+        200: { description: 'Done' },
+        default: { description: 'Refused', content: { 'application/problem+json': { schema: problem } } },
+      },
+    });
+  }
+  return new OpenApiGeneratorV31(registry.definitions).generateDocument({
+    openapi: '3.1.0',
+    info: {
+      title: 'Pondu',
+      version: '1',
+      description: 'Everything the browser does. A trace from complaint to card is in docs/API.md.',
+    },
+  });
+}

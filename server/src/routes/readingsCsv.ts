@@ -1,0 +1,50 @@
+import { formatQuantity, INSTRUMENTS, type Tracer } from '@pondu/core';
+import type { JobEvent } from '@pondu/core/schema';
+
+/** RFC 4180; a cell that a spreadsheet would run as a formula is disarmed. */
+const cell = (value: string): string => {
+  const safe = /^[=+@\t\r]|^-[^\d.]/.test(value) ? `'${value}` : value;
+  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
+};
+
+const HEADER = [
+  'at',
+  'check',
+  'label',
+  'value',
+  'shown',
+  'typed',
+  'instrument',
+  'warmth',
+  'fault_present',
+  'supersedes',
+  'note',
+];
+
+/** Readings of a job, one a row. `value` is SI, OL, or a word. */
+export function readingsCsv(tracer: Tracer, events: readonly JobEvent[]): string {
+  const rows = events.flatMap((e) => {
+    if (e.type !== 'reading') return [];
+    const { reading: r } = e;
+    const check = tracer.weigher.check(r.checkId);
+    const dimension = check && INSTRUMENTS[check.instrument].dimension;
+    const value = r.value.kind === 'number' ? String(r.value.value) : r.value.kind === 'open' ? 'OL' : r.value.word;
+    const shown = r.value.kind === 'number' && dimension ? formatQuantity(r.value.value, dimension) : value;
+    return [
+      [
+        r.at,
+        r.checkId,
+        check?.label ?? '',
+        value,
+        shown,
+        r.typed,
+        check?.instrument ?? '',
+        r.warmth,
+        r.faultPresent,
+        r.supersedes ?? '',
+        r.note,
+      ],
+    ];
+  });
+  return [HEADER, ...rows].map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
+}

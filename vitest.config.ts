@@ -1,0 +1,31 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    reporters: ['default', './scripts/lib/summaryReporter.ts'],
+    projects: [
+      { test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'server',
+          include: ['server/test/**/*.test.ts'],
+          environment: 'node',
+          pool: 'forks',
+          testTimeout: 20_000,
+        },
+      },
+      { test: { name: 'web', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom' } },
+      {
+        test: {
+          name: 'e2e',
+          include: ['e2e/**/*.e2e.test.ts'],
+          environment: 'node',
+          globalSetup: ['e2e/globalSetup.ts'],
+          fileParallelism: false,
+          testTimeout: 90_000,
+          hookTimeout: 60_000,
+        },
+      },
+    ],
+  },
+});

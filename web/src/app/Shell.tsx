@@ -1,0 +1,73 @@
+import { Keyboard, Moon, Sun } from 'lucide-react';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import { Toaster } from 'sonner';
+import { Button } from '../ui/Button.tsx';
+import { HelpSheet } from './HelpSheet.tsx';
+import { Offline } from './Offline.tsx';
+import { useTheme } from './theme.ts';
+
+const PLACES = [
+  { to: '/', label: 'Bays', end: true },
+  { to: '/machines', label: 'Machines', end: false },
+  { to: '/shop', label: 'Shop', end: false },
+];
+
+export function Shell() {
+  const [theme, toggleTheme] = useTheme();
+  const [help, setHelp] = useState(false);
+  const go = useNavigate();
+  useHotkeys('shift+slash', () => setHelp((h) => !h), { useKey: false });
+  useHotkeys('b', () => void go('/'));
+  useHotkeys('m', () => void go('/machines'));
+  useHotkeys('n', () => void go('/new'));
+  useHotkeys('t', toggleTheme);
+  return (
+    <>
+      <a href="#main" className="sr-only z-40 bg-do p-3 text-on-do focus:not-sr-only focus:absolute">
+        To the content
+      </a>
+      <header className="no-print flex h-14 items-center gap-1 border-b border-rule bg-panel px-2 sm:px-4">
+        <Link
+          to="/"
+          className="mr-1 flex min-h-12 items-center gap-2 px-1 text-lg font-bold sm:mr-4"
+          aria-label="Pondu, to the bays"
+        >
+          <img src="/mark.svg" alt="" className="size-8" />
+          <span className="hidden sm:inline">Pondu</span>
+        </Link>
+        <nav aria-label="Places" className="flex">
+          {PLACES.map((p) => (
+            <NavLink
+              key={p.to}
+              to={p.to}
+              end={p.end}
+              className="flex min-h-12 items-center border-b-[3px] border-transparent px-2.5 text-[15px] aria-[current=page]:border-do aria-[current=page]:font-semibold sm:px-3"
+            >
+              {p.label}
+            </NavLink>
+          ))}
+        </nav>
+        <div className="grow" />
+        <Button
+          look="quiet"
+          className="!px-2"
+          onClick={toggleTheme}
+          aria-label={theme === 'light' ? 'Dim the screen' : 'Light the screen'}
+        >
+          {theme === 'light' ? <Moon aria-hidden className="size-5" /> : <Sun aria-hidden className="size-5" />}
+        </Button>
+        <Button look="quiet" className="!px-2" onClick={() => setHelp(true)} aria-label="Keys">
+          <Keyboard aria-hidden className="size-5" />
+        </Button>
+      </header>
+      <Offline />
+      <main id="main" tabIndex={-1} className="mx-auto max-w-[1400px] outline-none">
+        <Outlet />
+      </main>
+      <HelpSheet open={help} onOpenChange={setHelp} />
+      <Toaster theme={theme === 'dim' ? 'dark' : 'light'} position="bottom-center" toastOptions={{ duration: 8000 }} />
+    </>
+  );
+}

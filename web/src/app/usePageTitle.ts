@@ -1,0 +1,7 @@
+import { useEffect } from 'react';
+
+export function usePageTitle(title: string): void {
+  useEffect(() => {
+    document.title = title ? `${title} · Pondu` : 'Pondu';
+  }, [title]);
+}

@@ -1,0 +1,155 @@
+import { formatBand, formatQuantity, type Landing, type Ruler } from '@pondu/core';
+import { useLayoutEffect, useRef, useState } from 'react';
+import { rulerScale } from './scale.ts';
+
+const ROW = 24;
+const TOP = 30;
+const BAND = 26;
+
+const inWords = (l: Landing, ruler: Ruler): string => {
+  if (l.openShare === 1) return 'OL';
+  const band = formatBand(l.low, l.high, ruler.dimension!);
+  return l.openShare > 0 ? `${band} or OL` : band;
+};
+
+/** One scale: the band when all is well, where each leading suspect would land, and the reading as it is typed. */
+export function ReadingRuler({ ruler, reading }: { ruler: Ruler; reading: number | undefined }) {
+  const box = useRef<HTMLDivElement>(null);
+  const [width, setWidth] = useState(600);
+  useLayoutEffect(() => {
+    const element = box.current;
+    if (!element) return;
+    const observer = new ResizeObserver(() => setWidth(Math.max(260, element.clientWidth)));
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, []);
+  const dimension = ruler.dimension!;
+  const { x, ticks, openFrom } = rulerScale(ruler, reading, width);
+  const height = TOP + BAND + 6 + ruler.suspects.length * ROW + 4;
+  const span = (l: Landing): [number, number] => [
+    x(l.low),
+    l.high === Infinity && l.openShare < 1 ? x(finiteHigh(l)) : x(l.high),
+  ];
+  const finiteHigh = (l: Landing) => (Number.isFinite(l.high) ? l.high : l.low * 3);
+  const summary = `When well ${inWords(ruler.well, ruler)}. ${ruler.suspects.map((s) => `${s.label}: ${inWords(s, ruler)}`).join('. ')}.`;
+  return (
+    <div ref={box}>
+      <svg
+        role="img"
+        aria-label={`Reading ruler. ${summary}`}
+        width={width}
+        height={height}
+        className="block overflow-visible"
+      >
+        {ticks.map((t) => (
+          <g key={t} transform={`translate(${x(t)},0)`}>
+            <line y1={18} y2={height} stroke="var(--rule)" />
+            <text y={13} textAnchor="middle" fontSize="12.5" fill="var(--soft)">
+              {formatQuantity(t, dimension, { significant: 2 })}
+            </text>
+          </g>
+        ))}
+        {openFrom !== undefined && (
+          <g>
+            <rect
+              x={openFrom}
+              y={TOP - 10}
+              width={width - openFrom}
+              height={height - TOP + 10}
+              fill="var(--sunk)"
+              rx="4"
+            />
+            <text x={(openFrom + width) / 2} y={13} textAnchor="middle" fontSize="12.5" fill="var(--soft)">
+              OL
+            </text>
+          </g>
+        )}
+        <Band landing={ruler.well} span={span(ruler.well)} openAt={x(Infinity)} />
+        {ruler.suspects.map((s, i) => (
+          <Row
+            key={s.faultId}
+            landing={s}
+            span={span(s)}
+            openAt={x(Infinity)}
+            y={TOP + BAND + 8 + i * ROW}
+            width={width}
+          />
+        ))}
+        {reading !== undefined && (
+          <Marker at={x(reading)} height={height} text={formatQuantity(reading, dimension)} width={width} />
+        )}
+      </svg>
+    </div>
+  );
+}
+
+function Band({ landing, span: [a, b], openAt }: { landing: Landing; span: [number, number]; openAt: number }) {
+  const well = { fill: 'var(--well-wash)', stroke: 'var(--well)', strokeWidth: 2 };
+  const [left, wide] = landing.openShare === 1 ? [openAt - 24, 48] : [Math.min(a, b - 4), Math.max(6, b - a)];
+  const inside = wide > 74;
+  return (
+    <g>
+      <rect x={left} y={TOP} width={wide} height={BAND} rx="4" {...well} />
+      <text
+        x={inside ? left + wide / 2 : left > 120 ? left - 6 : left + wide + 6}
+        y={TOP + 18}
+        textAnchor={inside ? 'middle' : left > 120 ? 'end' : 'start'}
+        fontSize="13.5"
+        fontWeight="650"
+        fill="var(--well)"
+      >
+        when well
+      </text>
+    </g>
+  );
+}
+
+function Row({
+  landing,
+  span: [a, b],
+  openAt,
+  y,
+  width,
+}: {
+  landing: Landing;
+  span: [number, number];
+  openAt: number;
+  y: number;
+  width: number;
+}) {
+  const onlyOpen = landing.openShare === 1;
+  const [left, right] = onlyOpen ? [openAt - 12, openAt + 12] : [a, Math.max(b, a + 5)];
+  const toLeft = right > width * 0.55;
+  return (
+    <g>
+      <line x1={left} x2={right} y1={y + 9} y2={y + 9} stroke="var(--lost)" strokeWidth="7" strokeLinecap="round" />
+      {landing.openShare > 0 && !onlyOpen && <circle cx={openAt} cy={y + 9} r="5" fill="var(--lost)" />}
+      <text
+        x={toLeft ? left - 9 : right + 9}
+        y={y + 14}
+        textAnchor={toLeft ? 'end' : 'start'}
+        fontSize="13"
+        fill="var(--ink)"
+        stroke="var(--panel)"
+        strokeWidth="4"
+        paintOrder="stroke"
+      >
+        {landing.label}
+      </text>
+    </g>
+  );
+}
+
+function Marker({ at, height, text, width }: { at: number; height: number; text: string; width: number }) {
+  const wide = 18 + text.length * 8.5;
+  const left = Math.min(width - wide, Math.max(0, at - wide / 2));
+  return (
+    <g style={{ transition: 'transform 150ms' }}>
+      <line x1={at} x2={at} y1={14} y2={height} stroke="var(--do)" strokeWidth="3" />
+      <rect x={left} y={-4} width={wide} height={22} rx="5" fill="var(--do)" />
+      <text x={left + wide / 2} y={12} textAnchor="middle" fontSize="14" fontWeight="700" fill="var(--on-do)">
+        {text}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,60 @@
+import { formatBand, type CheckView, type JobEvent, type Landing } from '@pondu/core';
+import { format } from 'date-fns';
+import { readingWords } from './Log.tsx';
+
+/** Readings before and after each repair, with what they should be; corrected ones are left out. */
+export function CardReadings({
+  events,
+  checks,
+}: {
+  events: readonly JobEvent[];
+  checks: readonly { check: CheckView; well: Landing }[];
+}) {
+  const superseded = new Set(
+    events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
+  );
+  const rows = events.filter((e) => e.type === 'fix' || (e.type === 'reading' && !superseded.has(e.reading.id)));
+  if (rows.length === 0) return <p>None yet.</p>;
+  const wellWords = (id: string): string => {
+    const found = checks.find((c) => c.check.id === id);
+    if (!found) return '';
+    const { check, well } = found;
+    if (check.dimension === null) return Object.entries(well.words).sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
+    return well.openShare === 1 ? 'OL' : formatBand(well.low, well.high, check.dimension);
+  };
+  return (
+    <table className="w-full">
+      <thead>
+        <tr className="tag text-left">
+          <th>When</th>
+          <th>Check</th>
+          <th>Read</th>
+          <th>Should be</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((e) =>
+          e.type === 'fix' ? (
+            <tr key={e.fix.id} className="border-t border-rule bg-sunk">
+              <td colSpan={4} className="font-semibold">
+                {e.fix.what}
+              </td>
+            </tr>
+          ) : e.type === 'reading' ? (
+            <tr key={e.reading.id} className="border-t border-rule align-top">
+              <td className="whitespace-nowrap pr-3">{format(new Date(e.reading.at), 'd MMM HH:mm')}</td>
+              <td className="pr-3">
+                {checks.find((c) => c.check.id === e.reading.checkId)?.check.label ?? e.reading.checkId}
+              </td>
+              <td className="pr-3 font-semibold">
+                {readingWords(e.reading, checks.find((c) => c.check.id === e.reading.checkId)?.check)}
+                {e.reading.warmth === 'hot' && ' (hot)'}
+              </td>
+              <td>{wellWords(e.reading.checkId)}</td>
+            </tr>
+          ) : null,
+        )}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,70 @@
+import type { CautionId } from '@pondu/core';
+import { TriangleAlert } from 'lucide-react';
+import { useState } from 'react';
+import { Button } from '../../ui/Button.tsx';
+import { CAUTIONS } from '../../words/cautions.ts';
+
+const KEY = 'pondu.understood';
+/** Once understood a caution keeps quiet for this long on this device; then it is shown in full again. */
+const QUIET_MS = 12 * 3600_000;
+
+const read = (): Record<string, number> => {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, number>;
+  } catch {
+    return {};
+  }
+};
+
+export function useUnderstood(ids: readonly CautionId[]): [boolean, () => void] {
+  const [known, setKnown] = useState(read);
+  const understand = () => {
+    const next = { ...read(), ...Object.fromEntries(ids.map((id) => [id, Date.now()])) };
+    localStorage.setItem(KEY, JSON.stringify(next));
+    setKnown(next);
+  };
+  return [ids.every((id) => Date.now() - (known[id] ?? 0) < QUIET_MS), understand];
+}
+
+/** Beside the check, before it can be recorded; in one quiet line once understood. */
+export function Cautions({
+  ids,
+  understood,
+  onUnderstood,
+}: {
+  ids: readonly CautionId[];
+  understood: boolean;
+  onUnderstood: () => void;
+}) {
+  if (ids.length === 0) return null;
+  if (understood)
+    return (
+      <details className="text-[14px] text-warn">
+        <summary className="flex min-h-8 cursor-pointer items-center gap-1.5">
+          <TriangleAlert aria-hidden className="size-4" /> Mind: {ids.join(', ')}
+        </summary>
+        <ul className="list-disc pl-6">
+          {ids.map((id) => (
+            <li key={id}>{CAUTIONS[id]}</li>
+          ))}
+        </ul>
+      </details>
+    );
+  return (
+    <div role="note" className="grid gap-2 rounded-lg border-[1.5px] border-warn bg-warn-wash p-3 text-[15px]">
+      <ul className="grid gap-1">
+        {ids.map((id) => (
+          <li key={id} className="flex gap-2">
+            <TriangleAlert aria-hidden className="mt-0.5 size-4 shrink-0 text-warn" />
+            <span>
+              <b className="capitalize">{id}.</b> {CAUTIONS[id]}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <Button className="justify-self-start" onClick={onUnderstood}>
+        Understood
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,173 @@
+import { formatBand, type CheckView, type RankedView, type Ruler } from '@pondu/core';
+import { Clock, Eye, Gauge, Hand, PackageOpen, Settings2 } from 'lucide-react';
+import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
+import { WordRuler } from '../../ruler/WordRuler.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { minutesWords } from '../../words/belief.ts';
+import { example } from '../../words/failures.ts';
+import { Cautions, useUnderstood } from './Cautions.tsx';
+import { ConditionsRow } from './ConditionsRow.tsx';
+import type { ReadingEntry } from './useReadingEntry.ts';
+
+interface Props {
+  check: CheckView;
+  ruler: Ruler;
+  rank?: RankedView | undefined;
+  isNext: boolean;
+  entry: ReadingEntry;
+  opened: readonly string[];
+  alternatives: readonly RankedView[];
+  onChoose: (checkId: string) => void;
+}
+
+/** Why this check: what it would tell for its minutes. */
+function why(rank: RankedView | undefined, isNext: boolean): string {
+  if (!rank) return 'Done before. A second reading counts as one more.';
+  const tells =
+    rank.bits > 1
+      ? 'splits the suspects well'
+      : rank.bits > 0.4
+        ? 'tells a good deal'
+        : rank.bits > 0.05
+          ? 'tells a little'
+          : 'tells almost nothing now';
+  return isNext ? `Tells most for its minutes: it ${tells}.` : `It ${tells}.`;
+}
+
+export function CheckCard({ check, ruler, rank, isNext, entry, opened, alternatives, onChoose }: Props) {
+  const [understood, understand] = useUnderstood(check.cautions);
+  const toOpen = check.opens.filter((o) => !opened.includes(o));
+  const minutes = rank?.minutesNow ?? check.minutes;
+  const reading =
+    entry.value?.kind === 'number' ? entry.value.value : entry.value?.kind === 'open' ? Infinity : undefined;
+  return (
+    <section aria-label="Check" className="card grid gap-2.5 p-3 sm:p-4">
+      <div className="flex flex-wrap items-baseline gap-x-3">
+        <h2 className="text-xl">{check.label}</h2>
+        <span className="text-[14px] text-soft">{why(rank, isNext)}</span>
+      </div>
+      <dl className="grid gap-1 text-[16px]">
+        <Line icon={<Settings2 aria-hidden className="size-5" />} term="Set" text={check.set} />
+        <Line icon={<Hand aria-hidden className="size-5" />} term="Touch" text={check.touch} />
+        <Line icon={<Eye aria-hidden className="size-5" />} term="Watch" text={check.watch} />
+      </dl>
+      <p className="condensed flex flex-wrap gap-x-4 gap-y-1 text-[14px] text-soft">
+        <span className="flex items-center gap-1">
+          <Gauge aria-hidden className="size-4" /> {check.instrumentLabel}
+        </span>
+        <span className="flex items-center gap-1">
+          <Clock aria-hidden className="size-4" /> {minutesWords(minutes)}
+        </span>
+        {toOpen.length > 0 && (
+          <span className="flex items-center gap-1 text-warn">
+            <PackageOpen aria-hidden className="size-4" /> first: {toOpen.join(', ')}
+          </span>
+        )}
+        {ruler.dimension && ruler.well.openShare < 1 && (
+          <span>when well {formatBand(ruler.well.low, ruler.well.high, ruler.dimension)}</span>
+        )}
+      </p>
+      <Cautions ids={check.cautions} understood={understood} onUnderstood={understand} />
+      <form
+        data-reading
+        className="grid gap-2.5"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (understood) entry.save();
+        }}
+      >
+        {entry.correcting && (
+          <p className="rounded bg-warn-wash px-3 py-1.5 text-warn">
+            Correcting an earlier reading: the old one stays in the log, struck out.
+          </p>
+        )}
+        {ruler.dimension ? (
+          <>
+            <div className="flex flex-wrap items-start gap-2">
+              <div className="w-44">
+                <label htmlFor="reading" className="sr-only">
+                  Reading
+                </label>
+                <input
+                  id="reading"
+                  className="field !h-14 text-2xl font-semibold"
+                  placeholder="Reading"
+                  value={entry.typed}
+                  onChange={(e) => entry.setTyped(e.target.value)}
+                  inputMode="text"
+                  autoComplete="off"
+                  enterKeyHint="done"
+                  aria-invalid={entry.error ? true : undefined}
+                  aria-describedby="reading-note"
+                />
+              </div>
+              {ruler.dimension === 'resistance' && (
+                <Button className="!min-h-14" onClick={() => entry.setTyped('OL')}>
+                  OL
+                </Button>
+              )}
+              <SaveButton entry={entry} understood={understood} />
+            </div>
+            <p
+              id="reading-note"
+              role={entry.error ? 'alert' : undefined}
+              className={entry.error ? 'font-medium text-danger' : 'text-[13px] text-soft'}
+            >
+              {entry.error ?? `Type it as the meter shows it: ${example(ruler.dimension)}.`}
+            </p>
+            <ReadingRuler ruler={ruler} reading={reading} />
+          </>
+        ) : (
+          <>
+            <WordRuler ruler={ruler} value={entry.typed} onChange={entry.setTyped} />
+            <div className="flex flex-wrap items-center gap-3">
+              <SaveButton entry={entry} understood={understood} />
+              {entry.error && (
+                <p role="alert" className="font-medium text-danger">
+                  {entry.error}
+                </p>
+              )}
+            </div>
+          </>
+        )}
+        {entry.absurd && (
+          <div className="flex flex-wrap items-center gap-3 rounded-lg bg-warn-wash p-3 text-warn">
+            <p className="grow font-medium">Is the meter on the right range, and are the leads where they belong?</p>
+            <Button onClick={() => entry.save(true)}>Yes, let it stand</Button>
+          </div>
+        )}
+        <ConditionsRow entry={entry} />
+      </form>
+      {alternatives.length > 0 && (
+        <div className="grid gap-1.5 border-t border-rule pt-2.5 sm:grid-cols-2">
+          <p className="tag sm:col-span-2">{isNext ? 'Or else' : 'Suggested'}</p>
+          {alternatives.map((a) => (
+            <Button key={a.id} className="!justify-start text-left" onClick={() => onChoose(a.id)}>
+              <span className="grow">{a.label}</span>
+              <span className="condensed shrink-0 text-[13px] text-soft">{minutesWords(a.minutesNow)}</span>
+            </Button>
+          ))}
+        </div>
+      )}
+    </section>
+  );
+}
+
+function SaveButton({ entry, understood }: { entry: ReadingEntry; understood: boolean }) {
+  return (
+    <Button look="do" type="submit" className="!min-h-14 !px-6" disabled={entry.saving || !understood}>
+      {entry.saving ? 'Saving…' : 'Save reading'}
+    </Button>
+  );
+}
+
+function Line({ icon, term, text }: { icon: React.ReactNode; term: string; text: string }) {
+  return (
+    <div className="flex gap-2">
+      <dt className="flex w-20 shrink-0 items-center gap-1.5 self-start font-semibold">
+        {icon} {term}
+      </dt>
+      <dd>{text}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import type { Complaint } from '@pondu/core';
+import { Choice } from '../../ui/Choice.tsx';
+import { TextArea, TextField } from '../../ui/Field.tsx';
+import { PATTERNS, SYMPTOMS } from '../../words/complaint.ts';
+
+export type ComplaintDraft = Omit<Complaint, 'symptom' | 'pattern'> & {
+  symptom: Complaint['symptom'] | '';
+  pattern: Complaint['pattern'] | '';
+};
+export const emptyComplaint: ComplaintDraft = { symptom: '', pattern: '', words: '', since: '', before: '' };
+
+/** What it does and when, in the trade's terms and in the owner's words. */
+export function ComplaintFields({
+  value,
+  onChange,
+  errors = {},
+}: {
+  value: ComplaintDraft;
+  onChange: (value: ComplaintDraft) => void;
+  errors?: Readonly<Record<string, string>>;
+}) {
+  const set = (part: Partial<ComplaintDraft>) => onChange({ ...value, ...part });
+  return (
+    <div className="grid gap-4">
+      <div>
+        <Choice
+          label="What it does"
+          columns="sm:grid-cols-2"
+          value={value.symptom}
+          options={SYMPTOMS}
+          onChange={(symptom) => set({ symptom })}
+        />
+        {errors['symptom'] && <FieldNote text={errors['symptom']} />}
+      </div>
+      <div>
+        <Choice
+          label="When"
+          columns="grid-cols-2 lg:grid-cols-4"
+          value={value.pattern}
+          options={PATTERNS}
+          onChange={(pattern) => set({ pattern })}
+        />
+        {errors['pattern'] && <FieldNote text={errors['pattern']} />}
+      </div>
+      <TextArea label="In the owner’s words" value={value.words} onChange={(e) => set({ words: e.target.value })} />
+      <div className="grid gap-4 sm:grid-cols-2">
+        <TextField label="Since when" value={value.since} onChange={(e) => set({ since: e.target.value })} />
+        <TextField
+          label="Done just before (recent parts are suspects)"
+          value={value.before}
+          onChange={(e) => set({ before: e.target.value })}
+        />
+      </div>
+    </div>
+  );
+}
+
+function FieldNote({ text }: { text: string }) {
+  return (
+    <p role="alert" className="mt-1 text-[14px] font-medium text-danger">
+      {text}
+    </p>
+  );
+}

@@ -1,0 +1,47 @@
+import type { Conditions } from '@pondu/core';
+import { Choice } from '../../ui/Choice.tsx';
+import type { ReadingEntry } from './useReadingEntry.ts';
+
+const WARMTH = [
+  { value: 'cold', label: 'cold' },
+  { value: 'hot', label: 'hot' },
+  { value: 'unknown', label: '?' },
+] as const satisfies readonly { value: Conditions['warmth']; label: string }[];
+const PRESENT = [
+  { value: 'yes', label: 'yes' },
+  { value: 'no', label: 'no' },
+  { value: 'unknown', label: '?' },
+] as const satisfies readonly { value: Conditions['faultPresent']; label: string }[];
+
+/** With each reading: was the fault there, and how warm was the part. Only a failing machine can fail a test. */
+export function ConditionsRow({ entry }: { entry: ReadingEntry }) {
+  const { conditions, setConditions } = entry;
+  return (
+    <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+      <Choice
+        label="Is it failing now?"
+        value={conditions.faultPresent}
+        options={PRESENT}
+        onChange={(faultPresent) => setConditions({ ...conditions, faultPresent })}
+      />
+      <Choice
+        label="Part is"
+        value={conditions.warmth}
+        options={WARMTH}
+        onChange={(warmth) => setConditions({ ...conditions, warmth })}
+      />
+      <div className="min-w-40 grow">
+        <label htmlFor="note" className="tag mb-1 block">
+          Note
+        </label>
+        <input
+          id="note"
+          className="field"
+          value={entry.note}
+          onChange={(e) => entry.setNote(e.target.value)}
+          autoComplete="off"
+        />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { Navigate, useParams } from 'react-router';
+import { STAGES } from '@pondu/core/stages';
+import type { Stage } from '@pondu/core';
+import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
+import { usePageTitle } from '../../app/usePageTitle.ts';
+import { Failed, Loading } from '../../ui/States.tsx';
+import { complaintWords } from '../../words/complaint.ts';
+import { ComplaintStage } from './ComplaintStage.tsx';
+import { inputOf } from './jobInput.ts';
+import { ProveStage } from './ProveStage.tsx';
+import { RepairStage } from './RepairStage.tsx';
+import { SetUpStage } from './SetUpStage.tsx';
+import { Spine } from './Spine.tsx';
+import { TraceStage } from './TraceStage.tsx';
+import type { JobPlace } from './place.ts';
+
+const SCREENS: Readonly<Record<Exclude<Stage, 'closed'>, (place: JobPlace) => React.ReactNode>> = {
+  complaint: (p) => <ComplaintStage {...p} />,
+  look: (p) => <TraceStage {...p} lookOnly />,
+  trace: (p) => <TraceStage {...p} />,
+  repair: (p) => <RepairStage {...p} />,
+  'set up': (p) => <SetUpStage {...p} />,
+  prove: (p) => <ProveStage {...p} />,
+};
+
+export const stagePath = (stage: Stage): string => stage.replace(' ', '-');
+
+export function JobPage() {
+  const { id, stage: path } = useParams();
+  const job = useJob(id);
+  const machine = useMachine(job.data?.machineId);
+  const house = useHouse();
+  usePageTitle(machine.data ? `${machine.data.machine.name}: ${path ?? job.data?.job.stage ?? ''}` : 'Job');
+  const error = job.error ?? machine.error ?? house.error;
+  if (error && (!job.data || !machine.data || !house.data))
+    return <Failed error={error} retry={() => void job.mutate()} />;
+  if (!job.data || !machine.data || !house.data || job.data.id !== id) return <Loading what="Opening the job" />;
+  const stored = job.data;
+  if (path === undefined) {
+    const to = stored.job.stage === 'closed' ? 'card' : stagePath(stored.job.stage);
+    return <Navigate replace to={`/jobs/${stored.id}/${to}`} />;
+  }
+  const stage = STAGES.find((s) => stagePath(s) === path);
+  if (!stage || stage === 'closed') return <Navigate replace to={`/jobs/${stored.id}/card`} />;
+  const place: JobPlace = {
+    stored,
+    machine: machine.data.machine,
+    house: house.data.house,
+    input: inputOf(stored, machine.data.machine, house.data.house),
+  };
+  return (
+    <>
+      <div className="no-print flex flex-wrap items-center gap-x-4 border-b border-rule bg-panel px-3 sm:px-5">
+        <h1 className="condensed py-1 text-[17px]">
+          {place.machine.name} <span className="font-normal text-soft">{complaintWords(stored.job.complaint)}</span>
+        </h1>
+        <Spine stored={stored} shown={stage} />
+      </div>
+      {SCREENS[stage](place)}
+    </>
+  );
+}

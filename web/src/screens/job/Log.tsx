@@ -1,0 +1,102 @@
+import { formatQuantity, type CheckView, type Reading, type TraceView } from '@pondu/core';
+import { format } from 'date-fns';
+import { ChevronDown } from 'lucide-react';
+import { Collapsible } from 'radix-ui';
+import { Button } from '../../ui/Button.tsx';
+import type { JobPlace } from './place.ts';
+
+export const readingWords = (reading: Reading, check: CheckView | undefined): string => {
+  if (reading.value.kind === 'word') return reading.value.word;
+  if (reading.value.kind === 'open') return 'OL';
+  return check?.dimension ? formatQuantity(reading.value.value, check.dimension) : String(reading.value.value);
+};
+
+const PRESENT = { yes: 'failing', no: 'running well', unknown: '' } as const;
+
+/** Everything that happened, oldest first. A reading is never edited: a correction stands beside it. */
+export function Log({
+  place,
+  checks,
+  trace,
+  open,
+  onOpenChange,
+  onCorrect,
+}: {
+  place: JobPlace;
+  checks: readonly { check: CheckView }[];
+  trace: TraceView;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  onCorrect: (checkId: string, readingId: string) => void;
+}) {
+  const { events } = place.stored;
+  const superseded = new Set(
+    events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
+  );
+  const checkOf = (id: string) => checks.find((c) => c.check.id === id)?.check;
+  return (
+    <Collapsible.Root open={open} onOpenChange={onOpenChange} className="card lg:col-span-2">
+      <Collapsible.Trigger className="flex min-h-12 w-full items-center gap-2 px-4 text-left font-semibold">
+        <ChevronDown aria-hidden className={`size-5 ${open ? 'rotate-180' : ''}`} />
+        Log: {events.length === 0 ? 'nothing yet' : `${events.length} ${events.length === 1 ? 'entry' : 'entries'}`}
+        {trace.atOdds.length > 0 && (
+          <span className="ml-2 rounded bg-warn-wash px-2 py-0.5 text-[13px] text-warn">
+            {trace.atOdds.length} at odds with the rest
+          </span>
+        )}
+      </Collapsible.Trigger>
+      <Collapsible.Content>
+        <ol className="divide-y divide-rule border-t border-rule">
+          {events.map((e) => {
+            if (e.type === 'reading') {
+              const { reading } = e;
+              const check = checkOf(reading.checkId);
+              const old = superseded.has(reading.id);
+              const odd = trace.atOdds.find((o) => o.readingId === reading.id);
+              const failed = trace.failed.includes(reading.id);
+              return (
+                <li
+                  key={reading.id}
+                  className={`flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-1 ${old ? 'text-soft line-through' : ''}`}
+                >
+                  <span className="tag w-24">{format(new Date(reading.at), 'd MMM HH:mm')}</span>
+                  <span className="grow basis-56">{check?.label ?? reading.checkId}</span>
+                  <b className={`w-32 ${failed && !old ? 'text-lost' : ''}`}>{readingWords(reading, check)}</b>
+                  <span className="w-20 text-[14px]">{failed ? 'off' : 'well'}</span>
+                  <span className="tag w-40">
+                    {[reading.warmth === 'unknown' ? '' : reading.warmth, PRESENT[reading.faultPresent]]
+                      .filter(Boolean)
+                      .join(', ')}
+                  </span>
+                  {reading.note && <span className="basis-full text-[14px] text-soft">{reading.note}</span>}
+                  {odd && <span className="text-[14px] font-semibold text-warn">fits nothing well: repeat it</span>}
+                  {!old && check && (
+                    <Button
+                      look="quiet"
+                      onClick={() => onCorrect(check.id, reading.id)}
+                      aria-label={`Correct ${check.label}`}
+                    >
+                      Correct
+                    </Button>
+                  )}
+                </li>
+              );
+            }
+            const [id, at, text] =
+              e.type === 'fix'
+                ? [e.fix.id, e.fix.at, `Repair: ${e.fix.what}${e.fix.temporary ? ' (temporary)' : ''}`]
+                : e.type === 'cause'
+                  ? [e.cause.id, e.cause.at, `Cause ${e.cause.found}: ${e.cause.cause}`]
+                  : [e.setting.id, e.setting.at, `Setting left: ${e.setting.figure}`];
+            return (
+              <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-4 bg-sunk/50 px-4 py-1">
+                <span className="tag w-24">{format(new Date(at), 'd MMM HH:mm')}</span>
+                <b>{text}</b>
+              </li>
+            );
+          })}
+        </ol>
+      </Collapsible.Content>
+    </Collapsible.Root>
+  );
+}

@@ -1,0 +1,141 @@
+import type { ProofView } from '@pondu/core';
+import { CircleCheck, CircleDashed, CircleX, Thermometer } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useJobWrites } from '../../api/hooks.ts';
+import { problemOf } from '../../api/problem.ts';
+import { useDraft } from '../../draft/useDraft.ts';
+import { useProof, useRuler, useTrace } from '../../tracer/useTracer.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { Failed, Loading } from '../../ui/States.tsx';
+import { CheckCard } from './CheckCard.tsx';
+import { nowOf } from './jobInput.ts';
+import { readingWords } from './Log.tsx';
+import type { JobPlace } from './place.ts';
+import { SnagPanel } from './SnagPanel.tsx';
+import { useReadingEntry } from './useReadingEntry.ts';
+
+const ICONS = {
+  'to do': <CircleDashed aria-hidden className="size-6 shrink-0 text-soft" />,
+  passed: <CircleCheck aria-hidden className="size-6 shrink-0 text-well" />,
+  failed: <CircleX aria-hidden className="size-6 shrink-0 text-danger" />,
+  'wrong conditions': <Thermometer aria-hidden className="size-6 shrink-0 text-warn" />,
+} as const satisfies Record<ProofView['state'], unknown>;
+
+export function ProveStage(place: JobPlace) {
+  const { stored, input } = place;
+  const proof = useProof(input);
+  const trace = useTrace(input, nowOf(stored));
+  const [params, setParams] = useSearchParams();
+  const proofs = proof.data?.proofs ?? [];
+  const chosen = params.get('check') ?? proofs.find((p) => p.state !== 'passed')?.check.id;
+  const ruler = useRuler(input, nowOf(stored), chosen);
+  const hot = proofs.some((p) => p.warmth === 'hot');
+  const now = { faultPresent: 'no' as const, warmth: hot ? ('hot' as const) : nowOf(stored).warmth };
+  const entry = useReadingEntry({
+    place,
+    now,
+    checkId: chosen,
+    correcting: undefined,
+    saved: () => setParams({}, { replace: true }),
+  });
+  if (proof.error) return <Failed error={proof.error} />;
+  if (!proof.data) return <Loading what="Working out what must pass" />;
+  const fixed = stored.events.some((e) => e.type === 'fix');
+  return (
+    <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-[360px_minmax(0,1fr)]">
+      <div className="grid content-start gap-3">
+        <section className="card p-4" aria-label="Prove-out">
+          <h2 className="text-xl">Prove it</h2>
+          <p className="text-soft">
+            What failed must pass, in the conditions of the complaint{hot && ': hot'}; and a spark on every cylinder.
+          </p>
+          {!fixed && (
+            <p className="mt-2 rounded bg-warn-wash p-2 text-warn">
+              No repair is written down yet.{' '}
+              <Link className="underline" to={`/jobs/${stored.id}/repair`}>
+                Write it down
+              </Link>{' '}
+              first, so that it is known what is being proved.
+            </p>
+          )}
+          <ul className="mt-3 grid gap-2">
+            {proofs.map((p) => (
+              <li key={p.check.id}>
+                <Button
+                  className={`w-full !justify-start text-left ${p.check.id === chosen ? '!border-ink !border-2' : ''}`}
+                  onClick={() => setParams({ check: p.check.id }, { replace: true })}
+                >
+                  {ICONS[p.state]}
+                  <span className="grow py-1">
+                    {p.check.label}
+                    <span className="condensed block text-[13.5px] text-soft">
+                      {p.before && <>was {readingWords(p.before, p.check)}, </>}
+                      {p.reading ? <>now {readingWords(p.reading, p.check)}</> : p.why}
+                      {p.state === 'wrong conditions' && ': take it hot'}
+                    </span>
+                  </span>
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <CloseBox place={place} proven={proof.data.proven} />
+      </div>
+      <div className="grid min-w-0 content-start gap-3">
+        {chosen && ruler.data?.check.id === chosen && (
+          <CheckCard
+            {...ruler.data}
+            rank={trace.data?.ranked.find((r) => r.id === chosen)}
+            isNext={false}
+            entry={entry}
+            opened={trace.data?.opened ?? []}
+            alternatives={[]}
+            onChoose={() => undefined}
+          />
+        )}
+        <SnagPanel stored={stored} />
+      </div>
+    </div>
+  );
+}
+
+function CloseBox({ place: { stored }, proven }: { place: JobPlace; proven: boolean }) {
+  const [because, setBecause, clear] = useDraft(`${stored.id}.because`, '');
+  const [error, setError] = useState<string>();
+  const write = useJobWrites(stored);
+  const go = useNavigate();
+  async function close() {
+    try {
+      await write('POST', '/close', { because: proven ? '' : because });
+      clear();
+      void go(`/jobs/${stored.id}/card`);
+    } catch (caught) {
+      const refusal = problemOf(caught);
+      setError(refusal.fields[0]?.message ?? refusal.message);
+    }
+  }
+  return (
+    <section className="card grid gap-3 p-4" aria-label="Close">
+      {proven ? (
+        <p className="font-semibold text-well">Everything is proved.</p>
+      ) : (
+        <TextField
+          label="Not everything is proved. Close it all the same, because"
+          value={because}
+          error={error}
+          onChange={(e) => setBecause(e.target.value)}
+        />
+      )}
+      <Button look={proven ? 'do' : 'plain'} onClick={() => void close()}>
+        Close the job
+      </Button>
+      {proven && error && (
+        <p role="alert" className="text-danger">
+          {error}
+        </p>
+      )}
+    </section>
+  );
+}

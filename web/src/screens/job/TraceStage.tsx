@@ -1,0 +1,117 @@
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useSearchParams } from 'react-router';
+import { useModel, useRuler, useTrace } from '../../tracer/useTracer.ts';
+import { Failed, Loading } from '../../ui/States.tsx';
+import { TrailKey, TrailMap } from '../../trailMap/TrailMap.tsx';
+import { CheckCard } from './CheckCard.tsx';
+import { CheckList } from './CheckList.tsx';
+import { nowOf } from './jobInput.ts';
+import { Log } from './Log.tsx';
+import type { JobPlace } from './place.ts';
+import { Suspects } from './Suspects.tsx';
+import { useReadingEntry } from './useReadingEntry.ts';
+import { VerdictBanner } from './VerdictBanner.tsx';
+
+/** The tracing stage: trail map, next check with its ruler, suspects; the log below. */
+export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly?: boolean }) {
+  const { stored, input, house, machine } = place;
+  const [params, setParams] = useSearchParams();
+  const [logOpen, setLogOpen] = useState(false);
+  const now = nowOf(stored);
+  const trace = useTrace(input, now);
+  const model = useModel(machine, house);
+  const station = params.get('station') ?? undefined;
+  const ranked = (trace.data?.ranked ?? []).filter((r) => !lookOnly || r.look);
+  const chosen = params.get('check') ?? ranked[0]?.id;
+  const ruler = useRuler(input, now, chosen);
+  const correcting = params.get('corrects') ?? undefined;
+
+  const put = (next: Record<string, string | undefined>) =>
+    setParams(
+      (old) => {
+        const fresh = new URLSearchParams(old);
+        for (const [k, v] of Object.entries(next))
+          if (v === undefined) fresh.delete(k);
+          else fresh.set(k, v);
+        return fresh;
+      },
+      { replace: true },
+    );
+  const choose = (check: string | undefined) => put({ check, station: undefined, corrects: undefined });
+
+  const entry = useReadingEntry({ place, now, checkId: chosen, correcting, saved: () => choose(undefined) });
+  const preview = useTrace(entry.previewInput, entry.conditions);
+
+  useHotkeys('1,2,3', (event) => choose(ranked[Number(event.key) - 1]?.id), [ranked]);
+  useHotkeys('l', () => setLogOpen((o) => !o));
+  useHotkeys('r', (event) => {
+    event.preventDefault();
+    document.querySelector<HTMLElement>('[data-reading] input, [data-reading] [role=radio]')?.focus();
+  });
+  useHotkeys('c', () => put({ station: station === 'all' ? undefined : 'all' }), [station]);
+
+  if (trace.error || model.error) return <Failed error={trace.error ?? model.error} />;
+  if (!trace.data || !model.data) return <Loading what="Working out what each check should read" />;
+  const before = entry.previewInput && preview.data && !preview.isLoading ? trace.data : undefined;
+  const shown = before ? preview.data! : trace.data;
+  return (
+    <div className="grid gap-3 p-2 sm:p-3 lg:grid-cols-[minmax(0,1fr)_360px]">
+      <section aria-label="Trail map" className="card px-2 pt-1 pb-1.5 lg:col-span-2">
+        <TrailMap
+          stations={model.data.stations}
+          states={shown.stations}
+          selected={station}
+          onSelect={(s) => put({ station: s === station ? undefined : s })}
+        />
+        <TrailKey />
+      </section>
+      <div className="grid min-w-0 content-start gap-3">
+        {station && (
+          <CheckList
+            heading={
+              station === 'all'
+                ? 'All checks'
+                : `Checks at ${model.data.stations.find((s) => s.id === station)?.label ?? station}`
+            }
+            checks={model.data.checks.map((c) => c.check).filter((c) => station === 'all' || c.station === station)}
+            ranked={trace.data.ranked}
+            onChoose={choose}
+            onClose={() => put({ station: undefined })}
+          />
+        )}
+        {!lookOnly && <VerdictBanner trace={trace.data} place={place} />}
+        {lookOnly && ranked.length === 0 && (
+          <div className="card p-4">
+            <p className="text-lg font-semibold">Everything has been looked at.</p>
+            <p>Go on to trace: the meter comes out now.</p>
+          </div>
+        )}
+        {chosen && ruler.data && ruler.data.check.id === chosen ? (
+          <CheckCard
+            {...ruler.data}
+            rank={trace.data.ranked.find((r) => r.id === chosen)}
+            isNext={chosen === ranked[0]?.id}
+            entry={entry}
+            opened={trace.data.opened}
+            alternatives={ranked.filter((r) => r.id !== chosen).slice(0, 2)}
+            onChoose={choose}
+          />
+        ) : ruler.error ? (
+          <Failed error={ruler.error} />
+        ) : (
+          chosen && <Loading what="Working out the ruler" />
+        )}
+      </div>
+      <Suspects trace={shown} before={before} house={house} events={stored.events} checks={model.data.checks} />
+      <Log
+        place={place}
+        checks={model.data.checks}
+        trace={trace.data}
+        open={logOpen}
+        onOpenChange={setLogOpen}
+        onCorrect={(checkId, readingId) => put({ check: checkId, corrects: readingId, station: undefined })}
+      />
+    </div>
+  );
+}

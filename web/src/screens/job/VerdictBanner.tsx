@@ -1,0 +1,110 @@
+import type { TraceView } from '@pondu/core';
+import { CircleCheck, CircleHelp, Hourglass, Wrench } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { LinkButton } from '../../ui/LinkButton.tsx';
+import { minutesWords, moneyWords, percent } from '../../words/belief.ts';
+import type { JobPlace } from './place.ts';
+
+/** What to do when asking further is not the next thing. */
+export function VerdictBanner({ trace, place: { stored, house } }: { trace: TraceView; place: JobPlace }) {
+  const { verdict } = trace;
+  const fixed = stored.events.some((e) => e.type === 'fix');
+  const at = `/jobs/${stored.id}`;
+  switch (verdict.kind) {
+    case 'check':
+      return null;
+    case 'fix': {
+      const { repair } = verdict;
+      const rest =
+        verdict.why === 'sure'
+          ? `${percent(verdict.share)} sure`
+          : `${percent(verdict.share)}; fixing now is cheaper than asking more`;
+      return (
+        <Banner
+          icon={<Wrench aria-hidden className="size-6" />}
+          tone="do"
+          title={`Enough: ${repair.label.charAt(0).toLowerCase()}${repair.label.slice(1)}`}
+          text={`${rest} · ${minutesWords(repair.minutes)}, parts ${moneyWords(repair.money, house.currency)}`}
+        >
+          <LinkButton look="do" to={`${at}/repair?repair=${repair.id}`}>
+            Repair it
+          </LinkButton>
+        </Banner>
+      );
+    }
+    case 'sound':
+      return fixed ? (
+        <Banner
+          icon={<CircleCheck aria-hidden className="size-6" />}
+          tone="well"
+          title="Nothing wrong is left on this trail"
+          text="Prove it under the conditions of the complaint."
+        >
+          <LinkButton look="do" to={`${at}/prove`}>
+            Prove it
+          </LinkButton>
+        </Banner>
+      ) : (
+        <Banner
+          icon={<CircleCheck aria-hidden className="size-6" />}
+          tone="well"
+          title="The spark trail is sound"
+          text="The trouble is with fuel, air, compression or timing. A short burst of fuel in the intake that makes it cough points to fuel."
+        />
+      );
+    case 'wait':
+      return (
+        <Banner
+          icon={<Hourglass aria-hidden className="size-6" />}
+          tone="warn"
+          title="Wait until it fails again"
+          text="Only a failing machine can fail a test: what passes now proves almost nothing. Heat it, wet it or shake it, then go on."
+        />
+      );
+    case 'outside':
+      return (
+        <Banner
+          icon={<CircleHelp aria-hidden className="size-6" />}
+          tone="warn"
+          title="The readings contradict each other"
+          text="No fault known here gives all of them. Repeat the reading marked in the log, or look for something an earlier owner added."
+        />
+      );
+    case 'nothing left to check':
+      return (
+        <Banner
+          icon={<CircleHelp aria-hidden className="size-6" />}
+          tone="warn"
+          title="No check left tells anything"
+          text="The leading suspect may be tried, or a reading repeated."
+        />
+      );
+  }
+}
+
+const TONES = { do: 'border-do', well: 'border-well', warn: 'border-warn' } as const;
+
+function Banner({
+  icon,
+  tone,
+  title,
+  text,
+  children,
+}: {
+  icon: ReactNode;
+  tone: keyof typeof TONES;
+  title: string;
+  text: string;
+  children?: ReactNode;
+}) {
+  return (
+    <section role="status" className={`card flex flex-wrap items-center gap-3 !border-2 p-3 ${TONES[tone]}`}>
+      {icon}
+      <div className="grow basis-60">
+        <h2 className="text-lg">{title}</h2>
+        <p className="text-[15px]">{text}</p>
+      </div>
+      {children}
+    </section>
+  );
+}

@@ -1,0 +1,148 @@
+import {
+  readTyped,
+  type CheckView,
+  type Conditions,
+  type JobEvent,
+  type Reading,
+  type ReadingValue,
+} from '@pondu/core';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { useSWRConfig } from 'swr';
+import { useJobWrites } from '../../api/hooks.ts';
+import { problemOf } from '../../api/problem.ts';
+import { useDraft } from '../../draft/useDraft.ts';
+import { failureWords } from '../../words/failures.ts';
+import { useModel } from '../../tracer/useTracer.ts';
+import type { JobInput } from '../../tracer/worker.ts';
+import type { JobPlace } from './place.ts';
+
+interface Options {
+  place: JobPlace;
+  now: Conditions;
+  checkId: string | undefined;
+  correcting: string | undefined;
+  saved: () => void;
+}
+
+export interface ReadingEntry {
+  typed: string;
+  setTyped: (text: string) => void;
+  conditions: Conditions;
+  setConditions: (conditions: Conditions) => void;
+  note: string;
+  setNote: (text: string) => void;
+  value: ReadingValue | undefined;
+  error: string | undefined;
+  /** The reading is far off: asked once whether it may stand. */
+  absurd: boolean;
+  saving: boolean;
+  correcting: string | undefined;
+  save: (confirmed?: boolean) => void;
+  /** The job with the reading that is being typed, to show what it would change. */
+  previewInput: JobInput | undefined;
+}
+
+/** Reads what is typed for a check, in the check's own terms. */
+function parse(check: CheckView | undefined, typed: string): { value?: ReadingValue; error?: string } {
+  if (!check || typed.trim() === '') return {};
+  if (check.dimension === null) return check.words.includes(typed) ? { value: { kind: 'word', word: typed } } : {};
+  const read = readTyped(check, typed);
+  return read.ok ? { value: read.value } : { error: failureWords(read.failure) };
+}
+
+/** One reading on its way in: the draft, what it would change, the saving, and everything that can go wrong with it. */
+export function useReadingEntry({ place, now, checkId, correcting, saved }: Options): ReadingEntry {
+  const { stored, machine, house, input } = place;
+  const draftKey = `${stored.id}.${checkId ?? ''}.${correcting ?? ''}`;
+  const [typed, setTyped, clearTyped] = useDraft(`${draftKey}.typed`, '');
+  const [note, setNote, clearNote] = useDraft(`${draftKey}.note`, '');
+  const [chosen, setConditions] = useState<Conditions>();
+  const conditions = chosen ?? now;
+  const [problem, setProblem] = useState<{ key: string; text: string; absurd: boolean }>();
+  const [saving, setSaving] = useState(false);
+  const model = useModel(machine, house);
+  const write = useJobWrites(stored);
+  const { mutate } = useSWRConfig();
+
+  const check = model.data?.checks.find((c) => c.check.id === checkId)?.check;
+  const { value, error } = parse(check, typed);
+  const own = problem?.key === draftKey + typed ? problem : undefined;
+
+  async function send(confirmed: boolean) {
+    if (!check) return;
+    if (!value)
+      return setProblem({
+        key: draftKey + typed,
+        text: check.dimension ? 'Type the reading.' : 'Pick what it showed.',
+        absurd: false,
+      });
+    setSaving(true);
+    try {
+      const sent = {
+        id: crypto.randomUUID(),
+        checkId: check.id,
+        typed,
+        note,
+        confirmed,
+        ...conditions,
+        ...(correcting ? { supersedes: correcting } : {}),
+      };
+      await write('POST', '/readings', sent);
+      clearTyped();
+      clearNote();
+      setProblem(undefined);
+      setConditions(undefined);
+      saved();
+    } catch (caught) {
+      const refusal = problemOf(caught);
+      if (refusal.stale) await mutate(`/jobs/${stored.id}`);
+      if (refusal.stale || refusal.unreachable) toast.error(refusal.message);
+      setProblem({
+        key: draftKey + typed,
+        text: refusal.fields[0]?.message ?? refusal.message,
+        absurd: refusal.code === 'absurd',
+      });
+    } finally {
+      setSaving(false);
+    }
+  }
+
+  return {
+    typed,
+    setTyped,
+    conditions,
+    setConditions,
+    note,
+    setNote,
+    value,
+    error: error ?? own?.text,
+    absurd: own?.absurd ?? false,
+    saving,
+    correcting,
+    save: (confirmed = false) => void send(confirmed),
+    previewInput:
+      value && check
+        ? { ...input, events: [...input.events, typedEvent(check, value, conditions, correcting)] }
+        : undefined,
+  };
+}
+
+function typedEvent(
+  check: CheckView,
+  value: ReadingValue,
+  conditions: Conditions,
+  correcting: string | undefined,
+): JobEvent {
+  const reading: Reading = {
+    ...conditions,
+    id: 'being-typed',
+    checkId: check.id,
+    value,
+    typed: '',
+    note: '',
+    at: '2000-01-01T00:00:00Z',
+    ...(correcting ? { supersedes: correcting } : {}),
+  };
+  return { type: 'reading', reading };
+}

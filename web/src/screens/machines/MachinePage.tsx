@@ -1,0 +1,113 @@
+import { format } from 'date-fns';
+import { Download, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { toast } from 'sonner';
+import { useSWRConfig } from 'swr';
+import { call } from '../../api/client.ts';
+import { useHouse, useJobs, useMachine } from '../../api/hooks.ts';
+import { usePageTitle } from '../../app/usePageTitle.ts';
+import { Button } from '../../ui/Button.tsx';
+import { LinkButton } from '../../ui/LinkButton.tsx';
+import { Failed, Loading } from '../../ui/States.tsx';
+import { complaintWords, STAGE_LABELS } from '../../words/complaint.ts';
+import { fitOutWords } from './fitOutWords.ts';
+import { MachineForm } from './MachineForm.tsx';
+import { PlateTable } from './PlateTable.tsx';
+
+export function MachinePage() {
+  const { id } = useParams();
+  const stored = useMachine(id);
+  const house = useHouse();
+  const jobs = useJobs();
+  const [editing, setEditing] = useState(false);
+  const { mutate } = useSWRConfig();
+  const go = useNavigate();
+  usePageTitle(stored.data?.machine.name ?? 'Machine');
+  if (stored.error && !stored.data) return <Failed error={stored.error} retry={() => void stored.mutate()} />;
+  if (!stored.data || !house.data || stored.data.id !== id) return <Loading what="Fetching the machine" />;
+  const { machine } = stored.data;
+  const own = (jobs.data ?? []).filter((j) => j.machineId === id);
+  const snags = own.flatMap((j) => j.snags.filter((s) => !s.done));
+
+  async function putAway() {
+    await call('DELETE', `/machines/${id}`);
+    await mutate('/machines');
+    void go('/machines');
+    const undo = async () => {
+      await call('POST', `/machines/${id}/restore`);
+      await mutate('/machines');
+    };
+    toast('Machine put away with its jobs.', { action: { label: 'Undo', onClick: () => void undo() } });
+  }
+  return (
+    <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <section className="card grid gap-3 p-4 lg:col-span-2" aria-label="Fit-out">
+        <div className="flex flex-wrap items-start gap-3">
+          <div className="grow">
+            <h1 className="text-2xl">{machine.name}</h1>
+            <p className="text-soft">{[machine.kind, machine.maker, machine.year].filter(Boolean).join(' · ')}</p>
+            <p>{fitOutWords(machine.fitOut)}</p>
+            {machine.firingOrder && <p>Firing order {machine.firingOrder}</p>}
+            {machine.notes && <p className="mt-1 max-w-prose whitespace-pre-wrap">{machine.notes}</p>}
+          </div>
+          <LinkButton to={`/new?machine=${id}`} look="do">
+            <Plus aria-hidden className="size-5" /> New job
+          </LinkButton>
+          <Button onClick={() => setEditing(!editing)} aria-expanded={editing}>
+            Change
+          </Button>
+          <a
+            className="inline-flex min-h-12 items-center gap-2 rounded-lg border-[1.5px] border-soft px-4 hover:bg-sunk"
+            href={`/api/machines/${id}/export`}
+            download
+          >
+            <Download aria-hidden className="size-5" /> File
+          </a>
+          <Button onClick={() => void putAway()}>Put away</Button>
+        </div>
+        {editing && (
+          <MachineForm
+            stored={stored.data}
+            draftKey={`machine.${id}`}
+            onSaved={() => {
+              void stored.mutate();
+              setEditing(false);
+            }}
+            onCancel={() => setEditing(false)}
+          />
+        )}
+      </section>
+      <PlateTable stored={stored.data} house={house.data.house} onSaved={() => void stored.mutate()} />
+      <div className="grid content-start gap-3">
+        <section className="card p-4" aria-label="History">
+          <h2 className="text-lg">History</h2>
+          {own.length === 0 && <p className="text-soft">No job yet.</p>}
+          <ul className="divide-y divide-rule">
+            {own.map((j) => (
+              <li key={j.id}>
+                <Link to={`/jobs/${j.id}`} className="flex min-h-12 flex-wrap items-center gap-x-3 hover:bg-sunk">
+                  <span className="tag">{format(new Date(j.job.openedAt), 'd MMM yyyy')}</span>
+                  <span className="grow">{complaintWords(j.job.complaint)}</span>
+                  <span>{STAGE_LABELS[j.job.stage]}</span>
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </section>
+        {snags.length > 0 && (
+          <section className="card p-4" aria-label="Open snags">
+            <h2 className="text-lg">Open snags</h2>
+            <ul>
+              {snags.map((s) => (
+                <li key={s.id}>
+                  {s.what} <span className="tag">({s.weight})</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,154 @@
+import { formatBand, parseQuantity, preferredUnit, type House, type PlateValue, type PlateView } from '@pondu/core';
+import { useState } from 'react';
+import { call } from '../../api/client.ts';
+import { problemOf } from '../../api/problem.ts';
+import type { StoredMachine } from '../../api/types.ts';
+import { useDraft } from '../../draft/useDraft.ts';
+import { useModel } from '../../tracer/useTracer.ts';
+import { Button } from '../../ui/Button.tsx';
+import { SelectField, TextField } from '../../ui/Field.tsx';
+import { Failed, Loading } from '../../ui/States.tsx';
+import { failureWords } from '../../words/failures.ts';
+
+const SOURCES: readonly { value: PlateValue['source']; label: string }[] = [
+  { value: 'manual', label: 'manual' },
+  { value: 'pattern part', label: 'pattern part' },
+  { value: 'measured on a good one', label: 'measured on a good one' },
+];
+
+interface Props {
+  stored: StoredMachine;
+  house: House;
+  onSaved: () => void;
+}
+
+/** The figures that every expected reading is computed from; typical ones can be overridden, with their source. */
+export function PlateTable({ stored, house, onSaved }: Props) {
+  const { data: model, error } = useModel(stored.machine, house);
+  const [editing, setEditing] = useState<string>();
+  if (error) return <Failed error={error} />;
+  if (!model) return <Loading what="Working out the plate values" />;
+  return (
+    <section className="card p-4" aria-label="Plate values">
+      <h2 className="text-lg">Plate values</h2>
+      <p className="text-[14px] text-soft">
+        Every expected reading is computed from these. A typical figure stands in until you give the machine’s own.
+      </p>
+      <ul className="mt-2 divide-y divide-rule">
+        {model.plates.map((plate) => (
+          <li key={plate.id}>
+            <div className="flex min-h-12 flex-wrap items-center gap-x-3">
+              <span className="grow basis-44">
+                {plate.part}: {plate.figure.toLowerCase()}
+              </span>
+              <b className="w-36">{formatBand(plate.low, plate.high, plate.dimension)}</b>
+              <span
+                className={`condensed w-36 text-[14px] ${plate.source === 'typical' ? 'text-soft italic' : 'font-semibold text-well'}`}
+              >
+                {plate.source}
+              </span>
+              <Button
+                look="quiet"
+                aria-expanded={editing === plate.id}
+                aria-label={`Change ${plate.part}: ${plate.figure}`}
+                onClick={() => setEditing(editing === plate.id ? undefined : plate.id)}
+              >
+                Change
+              </Button>
+            </div>
+            {plate.note && <p className="text-[14px] text-soft">{plate.note}</p>}
+            {editing === plate.id && (
+              <PlateEditor
+                plate={plate}
+                stored={stored}
+                onDone={() => {
+                  setEditing(undefined);
+                  onSaved();
+                }}
+              />
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function PlateEditor({ plate, stored, onDone }: { plate: PlateView; stored: StoredMachine; onDone: () => void }) {
+  const unit = preferredUnit(plate.dimension);
+  const show = (v: number) => String(Number((v / unit.factor).toPrecision(4)));
+  const initial = {
+    low: show(plate.low),
+    high: show(plate.high),
+    source: plate.source === 'typical' ? 'manual' : plate.source,
+    note: plate.note,
+  };
+  const [draft, setDraft, clear] = useDraft(`${stored.id}.${plate.id}`, initial);
+  const [errors, setErrors] = useState<Record<string, string>>({});
+
+  async function put(own: PlateValue | undefined) {
+    const { [plate.id]: _old, ...others } = stored.machine.plates;
+    try {
+      await call(
+        'PUT',
+        `/machines/${stored.id}`,
+        { ...stored.machine, plates: own ? { ...others, [plate.id]: own } : others },
+        stored.version,
+      );
+      clear();
+      onDone();
+    } catch (error) {
+      const refusal = problemOf(error);
+      setErrors({ low: refusal.fields[0]?.message ?? refusal.message });
+    }
+  }
+  function save() {
+    const low = parseQuantity(draft.low, plate.dimension);
+    const high = parseQuantity(draft.high, plate.dimension);
+    const wrong: Record<string, string> = {};
+    if (!low.ok) wrong['low'] = failureWords(low.failure);
+    if (!high.ok) wrong['high'] = failureWords(high.failure);
+    if (low.ok && high.ok && low.value > high.value)
+      wrong['low'] = 'The band is upside down: the lower figure is above the upper one.';
+    setErrors(wrong);
+    if (low.ok && high.ok && !wrong['low'])
+      void put({ low: low.value, high: high.value, source: draft.source as PlateValue['source'], note: draft.note });
+  }
+  return (
+    <form
+      className="mb-3 grid gap-3 rounded-lg bg-sunk p-3 sm:grid-cols-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        save();
+      }}
+    >
+      <TextField
+        label={`From${unit.symbol ? `, ${unit.symbol}` : ''}`}
+        value={draft.low}
+        error={errors['low']}
+        onChange={(e) => setDraft({ ...draft, low: e.target.value })}
+      />
+      <TextField
+        label={`To${unit.symbol ? `, ${unit.symbol}` : ''}`}
+        value={draft.high}
+        error={errors['high']}
+        onChange={(e) => setDraft({ ...draft, high: e.target.value })}
+      />
+      <SelectField
+        label="Source"
+        value={draft.source}
+        options={SOURCES}
+        onChange={(source) => setDraft({ ...draft, source: source as typeof draft.source })}
+      />
+      <div className="sm:col-span-3">
+        <TextField label="Note" value={draft.note} onChange={(e) => setDraft({ ...draft, note: e.target.value })} />
+      </div>
+      <div className="flex flex-wrap gap-2 sm:col-span-3">
+        <Button look="do" type="submit">
+          Save the figure
+        </Button>
+        {plate.source !== 'typical' && <Button onClick={() => void put(undefined)}>Back to typical</Button>}
+      </div>
+    </form>
+  );
+}

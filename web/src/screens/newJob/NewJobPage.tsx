@@ -1,0 +1,104 @@
+import type { Complaint } from '@pondu/core';
+import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { useSWRConfig } from 'swr';
+import { call } from '../../api/client.ts';
+import { useMachines } from '../../api/hooks.ts';
+import { problemOf } from '../../api/problem.ts';
+import type { StoredJob, StoredMachine } from '../../api/types.ts';
+import { usePageTitle } from '../../app/usePageTitle.ts';
+import { useDraft } from '../../draft/useDraft.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { Failed, Loading } from '../../ui/States.tsx';
+import { ComplaintFields, emptyComplaint } from '../job/ComplaintFields.tsx';
+import { MachineForm } from '../machines/MachineForm.tsx';
+
+/** A machine comes in: which one, what it does, and when. */
+export function NewJobPage() {
+  usePageTitle('New job');
+  const machines = useMachines();
+  const [params] = useSearchParams();
+  const [draft, setDraft, clear] = useDraft('new-job', {
+    machineId: params.get('machine') ?? '',
+    complaint: emptyComplaint,
+  });
+  const [adding, setAdding] = useState(false);
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const go = useNavigate();
+  const { mutate } = useSWRConfig();
+  if (machines.error && !machines.data) return <Failed error={machines.error} retry={() => void machines.mutate()} />;
+  if (!machines.data) return <Loading what="Opening a new job" />;
+  const known = machines.data.some((m) => m.id === draft.machineId);
+
+  async function open() {
+    const { complaint } = draft;
+    const wrong: Record<string, string> = {};
+    if (!known) wrong['machine'] = 'Choose a machine, or add it.';
+    if (!complaint.symptom) wrong['symptom'] = 'Choose what it does.';
+    if (!complaint.pattern) wrong['pattern'] = 'Choose when it does it.';
+    setErrors(wrong);
+    if (Object.keys(wrong).length) return;
+    try {
+      const made = await call<StoredJob>('POST', '/jobs', {
+        machineId: draft.machineId,
+        complaint: complaint as Complaint,
+      });
+      clear();
+      await mutate('/jobs');
+      void go(`/jobs/${made.id}/look`);
+    } catch (error) {
+      setErrors({ all: problemOf(error).message });
+    }
+  }
+  const added = async (machine: StoredMachine) => {
+    await mutate('/machines');
+    setDraft({ ...draft, machineId: machine.id });
+    setAdding(false);
+  };
+  return (
+    <div className="mx-auto grid max-w-3xl gap-4 p-3 sm:p-5">
+      <h1 className="text-2xl">New job</h1>
+      <section className="card grid gap-3 p-4" aria-label="Machine">
+        <Choice
+          label="Which machine"
+          columns="sm:grid-cols-2"
+          value={draft.machineId}
+          options={machines.data.map((m) => ({
+            value: m.id,
+            label: m.machine.name,
+            help: [m.machine.kind, m.machine.year].filter(Boolean).join(', '),
+          }))}
+          onChange={(machineId) => setDraft({ ...draft, machineId })}
+        />
+        {errors['machine'] && (
+          <p role="alert" className="font-medium text-danger">
+            {errors['machine']}
+          </p>
+        )}
+        {adding ? (
+          <MachineForm draftKey="new-machine" onSaved={(m) => void added(m)} onCancel={() => setAdding(false)} />
+        ) : (
+          <Button className="justify-self-start" onClick={() => setAdding(true)}>
+            Add a machine
+          </Button>
+        )}
+      </section>
+      <section className="card grid gap-4 p-4" aria-label="Complaint">
+        <ComplaintFields
+          value={draft.complaint}
+          onChange={(complaint) => setDraft({ ...draft, complaint })}
+          errors={errors}
+        />
+      </section>
+      {errors['all'] && (
+        <p role="alert" className="font-medium text-danger">
+          {errors['all']}
+        </p>
+      )}
+      <Button look="do" className="justify-self-start" onClick={() => void open()}>
+        Open the job
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+import { useRef, useState } from 'react';
+import { useSWRConfig } from 'swr';
+import { call } from '../../api/client.ts';
+import { problemOf } from '../../api/problem.ts';
+import { Button } from '../../ui/Button.tsx';
+
+interface Imported {
+  machines: number;
+  jobs: number;
+  skipped: string[];
+}
+
+const MOST_SHOWN = 5;
+
+/** Open files in and out, and a copy of the data. */
+export function FilesPanel() {
+  const input = useRef<HTMLInputElement>(null);
+  const [said, setSaid] = useState<{ bad: boolean; lines: string[] }>();
+  const { mutate } = useSWRConfig();
+
+  async function read(file: File) {
+    let content: unknown;
+    try {
+      content = JSON.parse(await file.text());
+    } catch {
+      setSaid({
+        bad: true,
+        lines: [`${file.name} is not a whole JSON file: it may be cut off, or something else. Nothing was changed.`],
+      });
+      return;
+    }
+    try {
+      const done = await call<Imported>('POST', '/import', content);
+      const lines = [
+        `Read ${done.machines} ${done.machines === 1 ? 'machine' : 'machines'} and ${done.jobs} ${done.jobs === 1 ? 'job' : 'jobs'}.`,
+      ];
+      if (done.skipped.length) lines.push(`Here already and left as they are: ${done.skipped.join(', ')}.`);
+      setSaid({ bad: false, lines });
+      await mutate(() => true);
+    } catch (error) {
+      const refusal = problemOf(error);
+      const fields = refusal.fields.slice(0, MOST_SHOWN).map((f) => `${f.field || 'file'}: ${f.message}`);
+      setSaid({
+        bad: true,
+        lines: [`${file.name} was not read, and nothing was changed.`, ...(fields.length ? fields : [refusal.message])],
+      });
+    }
+  }
+  return (
+    <section className="card grid content-start gap-3 p-4" aria-label="Files">
+      <h2 className="text-xl">Files</h2>
+      <p>
+        Machines and jobs as open <code>.pondu.json</code> files; readings as CSV from a job’s API; the whole data as
+        one SQLite file.
+      </p>
+      <div className="flex flex-wrap gap-2">
+        <FileLink href="/api/export">Save everything as a file</FileLink>
+        <FileLink href="/api/backup.sqlite">Back up the data</FileLink>
+        <Button onClick={() => input.current?.click()}>Read a file…</Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".json,application/json"
+          className="sr-only"
+          tabIndex={-1}
+          aria-label="File to read"
+          onChange={(e) => {
+            const file = e.target.files?.[0];
+            e.target.value = '';
+            if (file) void read(file);
+          }}
+        />
+      </div>
+      {said && (
+        <ul
+          role={said.bad ? 'alert' : 'status'}
+          className={said.bad ? 'font-medium text-danger' : 'font-medium text-well'}
+        >
+          {said.lines.map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function FileLink({ href, children }: { href: string; children: string }) {
+  return (
+    <a
+      href={href}
+      download
+      className="inline-flex min-h-12 items-center rounded-lg border-[1.5px] border-soft px-4 hover:bg-sunk"
+    >
+      {children}
+    </a>
+  );
+}

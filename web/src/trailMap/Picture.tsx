@@ -1,0 +1,72 @@
+import type { ReactNode } from 'react';
+
+/** Small drawings of our own, on a 24-unit square, by the name that a station gives. */
+const DRAWINGS: Readonly<Record<string, ReactNode>> = {
+  battery: (
+    <>
+      <rect x="3" y="8" width="18" height="11" rx="1.5" />
+      <path d="M6 8V5h3v3M15 8V5h3v3M6 13h4M16 11v4M14 13h4" />
+    </>
+  ),
+  clamp: <path d="M12 3v7M8 10h8v4a4 4 0 0 1-8 0zM12 18v3M5 12h3M16 12h3" />,
+  wire: <path d="M2 12h4c2 0 2-5 4-5s2 10 4 10 2-5 4-5h4" />,
+  fuse: (
+    <>
+      <rect x="4" y="8" width="16" height="8" rx="4" />
+      <path d="M1 12h4c3 0 3-2 7 0s4 0 7 0h4" />
+    </>
+  ),
+  switch: (
+    <>
+      <circle cx="12" cy="12" r="8.5" />
+      <path d="M12 8.2a2.2 2.2 0 0 1 1 4.1V17h-2v-4.700a2.200 2.200 0 0 1 1-4.100z" />
+    </>
+  ),
+  ballast: <path d="M2 12h3l1.500-4 3 8 3-8 3 8 3-8 1.500 4h2" />,
+  coil: (
+    <>
+      <path d="M7 8h10v12H7zM9 8V5h6v3M11 5V2h2v3" />
+      <path d="M7 11.500h10M7 14.500h10M7 17.500h10" />
+    </>
+  ),
+  points: (
+    <>
+      <path d="M2 17h8M10 17v-3M22 8 12 13" />
+      <path d="M8.500 13.500h4M14 21l4-4 4 4z" />
+    </>
+  ),
+  condenser: <path d="M2 12h7M9 6v12M15 6v12M15 12h7" />,
+  earth: <path d="M12 3v9M5 12h14M8 16h8M10.500 20h3" />,
+  lead: <path d="M3 5v5c0 3 2 4 5 4h8c3 0 5 1 5 4v2M1 5h4M19 20h4" />,
+  cap: (
+    <>
+      <path d="M4 20v-6a8 8 0 0 1 16 0v6zM4 17h16" />
+      <path d="M12 6V2M7 7.500 5.500 4M17 7.500 18.500 4" />
+    </>
+  ),
+  rotor: (
+    <>
+      <circle cx="9" cy="14" r="5" />
+      <circle cx="9" cy="14" r="1.500" />
+      <path d="M12.500 10.500 20 4" />
+    </>
+  ),
+  plug: <path d="M10 2h4v5h-4zM8.500 7h7v4h-7zM9.500 11h5v6h-5zM12 17v2M9.500 17v4.500h3" />,
+};
+
+export function Picture({ name, className = 'size-7' }: { name: string; className?: string }) {
+  return (
+    <svg
+      aria-hidden
+      viewBox="0 0 24 24"
+      className={className}
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.6"
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    >
+      {DRAWINGS[name] ?? <circle cx="12" cy="12" r="6" />}
+    </svg>
+  );
+}

@@ -1,0 +1,69 @@
+import type { Station, StationState } from '@pondu/core';
+import { useRef, type KeyboardEvent } from 'react';
+import { percent } from '../words/belief.ts';
+import { Picture } from './Picture.tsx';
+import './trailMap.css';
+
+const STATE_WORDS: Readonly<Record<StationState['state'], string>> = {
+  proven: 'proven',
+  'lost here': 'lost here',
+  unknown: 'not proven',
+};
+
+/** The machine's trail as one line; how much suspicion sits on each station stands on it as a bar. */
+export function TrailMap({
+  stations,
+  states,
+  selected,
+  onSelect,
+}: {
+  stations: readonly Station[];
+  states: readonly StationState[];
+  selected: string | undefined;
+  onSelect: (station: string) => void;
+}) {
+  const list = useRef<HTMLOListElement>(null);
+  const walk = (event: KeyboardEvent) => {
+    const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (step === 0) return;
+    const buttons = [...(list.current?.querySelectorAll('button') ?? [])];
+    const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
+    buttons[Math.min(buttons.length - 1, Math.max(0, at + step))]?.focus();
+    event.preventDefault();
+  };
+  const most = Math.max(0.2, ...states.map((s) => s.share));
+  return (
+    <ol ref={list} className="trail" aria-label="Trail" onKeyDown={walk}>
+      {stations.map((station) => {
+        const state = states.find((s) => s.id === station.id) ?? { share: 0, state: 'unknown' as const };
+        return (
+          <li key={station.id} data-state={state.state} data-joint={station.joint ?? false}>
+            <button
+              type="button"
+              aria-pressed={selected === station.id}
+              aria-label={`${station.label}, ${STATE_WORDS[state.state]}, ${percent(state.share)} of belief`}
+              onClick={() => onSelect(station.id)}
+            >
+              <span className="trail-bar" style={{ height: `${(state.share / most) * 100}%` }} />
+              <span className="trail-share">{state.share >= 0.03 ? percent(state.share) : ''}</span>
+              <span className="trail-node" />
+              <Picture name={station.picture} className="trail-picture" />
+              <span className="trail-label">{station.label}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+export function TrailKey() {
+  return (
+    <ul className="trail-key" aria-label="What the lines mean">
+      <li data-state="proven">proven</li>
+      <li data-state="unknown">not proven</li>
+      <li data-state="lost here">lost here</li>
+      <li data-state="bar">suspicion</li>
+    </ul>
+  );
+}

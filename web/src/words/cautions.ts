@@ -1,0 +1,16 @@
+import type { CautionId } from '@pondu/core';
+
+/** The usual cautions, beside the check they belong to. */
+export const CAUTIONS: Readonly<Record<CautionId, string>> = {
+  'high tension':
+    'Tens of thousands of volts. Hold leads with insulated pliers, keep a pacemaker away, give every spark a short way to earth.',
+  'fuel vapour':
+    'A spark and fuel vapour: wipe up spills, air the engine bay, keep testers away from plug holes of a flooded engine.',
+  'rotating parts':
+    'It will turn: out of gear, brake on, chocks, sleeves and hair away from fan and belts, water clear of a propeller.',
+  battery:
+    'Battery gas and short circuits: no flame, no ring or wrench across the posts. Earth lead off first, on last.',
+  marine:
+    'On a boat: run the blower and sniff the bilge before any spark. Fit only ignition-protected electrical parts; a road part can blow up the boat. Water to the pump before it runs. Where a licensed surveyor or electrician is required, the work is theirs.',
+  'hot coil': 'Coil, ballast and plugs may be hot enough to burn.',
+};

@@ -1,0 +1,10 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { target: 'es2023', outDir: 'dist', emptyOutDir: true },
+  worker: { format: 'es' },
+  server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
+});
