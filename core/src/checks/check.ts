@@ -23,7 +23,8 @@ export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'plugs out': 6,
 };
 
-export type CautionId = 'high tension' | 'fuel vapour' | 'rotating parts' | 'battery' | 'marine' | 'hot coil';
+export type CautionId =
+  'high tension' | 'fuel vapour' | 'rotating parts' | 'battery' | 'marine' | 'hot coil' | 'exhaust gas';
 
 export interface Check {
   readonly id: string;

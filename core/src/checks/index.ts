@@ -14,6 +14,7 @@ import { coilPrimary } from './coilPrimary.ts';
 import { coilSecondary } from './coilSecondary.ts';
 import { condenserCapacitance } from './condenserCapacitance.ts';
 import { condenserInsulation } from './condenserInsulation.ts';
+import { cylinderDrop } from './cylinderDrop.ts';
 import { feedToEarth } from './feedToEarth.ts';
 import { feedVolts } from './feedVolts.ts';
 import { fuseVolts } from './fuseVolts.ts';
@@ -101,6 +102,7 @@ const MAKERS: readonly CheckMaker[] = [
   lookRotor,
   sparkPlugLead,
   sparkEvery,
+  cylinderDrop,
   plugLeadOhms,
   plugInsulation,
   lookPlugs,

@@ -12,5 +12,6 @@ export const CAUTIONS: Readonly<Record<CautionId, string>> = {
     'Battery gas and short circuits: no flame, no ring or wrench across the posts. Earth lead off first, on last.',
   marine:
     'On a boat: run the blower and sniff the bilge before any spark. Fit only ignition-protected electrical parts; a road part can blow up the boat. Water to the pump before it runs. Where a licensed surveyor or electrician is required, the work is theirs.',
+  'exhaust gas': 'Carbon monoxide kills without a smell: doors open, or the exhaust led outside.',
   'hot coil': 'Coil, ballast and plugs may be hot enough to burn.',
 };
