@@ -48,11 +48,16 @@ export function formatQuantity(
   return tight ? text + unit.symbol : `${text} ${unit.symbol}`;
 }
 
-/** 4.5–5.5 Ω; both ends in one unit. */
+/** A band this wide is not known to three digits. */
+const WIDE_BAND = 1.5;
+
+/** 4.5–5.5 Ω; both ends in one unit, two digits where the band is wide. */
 export function formatBand(low: number, high: number, dimension: Dimension): string {
   if (high === Infinity) return `over ${formatQuantity(low, dimension)}`;
   const unit = pickUnit(Math.max(Math.abs(low), Math.abs(high)), dimension);
-  const show = (v: number) => digitsOf(v / unit.factor, 3).replace('-', '−');
+  if (low === high) return formatQuantity(low, dimension);
+  const digits = high > WIDE_BAND * low ? 2 : 3;
+  const show = (v: number) => digitsOf(v / unit.factor, digits).replace('-', '−');
   return `${show(low)}–${show(high)}${unit.symbol === '°' ? '' : ' '}${unit.symbol}`.trim();
 }
 

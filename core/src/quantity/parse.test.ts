@@ -89,7 +89,7 @@ describe('what is shown', () => {
 
   it('shows a band in one unit', () => {
     expect(formatBand(1.3, 1.8, 'resistance')).toBe('1.3–1.8 Ω');
-    expect(formatBand(6500, 10500, 'resistance')).toBe('6.5–10.5 kΩ');
+    expect(formatBand(6500, 10500, 'resistance')).toBe('6.5–11 kΩ');
   });
 
   it('reads back what it shows, to the digits shown', () => {

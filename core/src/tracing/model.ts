@@ -36,10 +36,14 @@ export interface Model {
   readonly checks: readonly Check[];
 }
 
+/** What is given for the first cylinder's lead, plug or repair holds for the others too, unless they have their own. */
+const firstOf = (id: string): string => id.replace(/-\d+\./, '-1.');
+const own = <V>(given: Readonly<Record<string, V>>, id: string): V | undefined => given[id] ?? given[firstOf(id)];
+
 function plateOf(part: PartInstance, spec: PlateSpec, machine: MachineBody): Plate {
   const id = `${part.id}.${spec.id}`;
   const typical: Band = spec.typical(machine.fitOut);
-  return { id, spec, part, ...(machine.plates[id] ?? { ...typical, source: 'typical', note: '' }) };
+  return { id, spec, part, ...(own(machine.plates, id) ?? { ...typical, source: 'typical', note: '' }) };
 }
 
 export function buildModel(machine: MachineBody, house: House): Model {
@@ -51,7 +55,7 @@ export function buildModel(machine: MachineBody, house: House): Model {
     layout.parts.flatMap((part) =>
       part.kind.repairs.map((r): [string, ModelRepair] => {
         const id = `${part.id}.${r.id}`;
-        return [id, { ...r, ...house.repairs[id], id, part, station: part.station }];
+        return [id, { ...r, ...own(house.repairs, id), id, part, station: part.station }];
       }),
     ),
   );

@@ -189,7 +189,7 @@ export const platesView = (model: Model): PlateView[] =>
     .filter((p) => !p.spec.hidden && (p.part.cylinder ?? 1) === 1)
     .map(({ id, low, high, source, note, spec, part }) => ({
       id,
-      part: part.label,
+      part: part.cylinder === undefined ? part.label : `${part.label.replace(/ \d+$/, '')}s`,
       figure: spec.label,
       dimension: spec.dimension,
       low,

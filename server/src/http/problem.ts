@@ -1,4 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
+import { UniqueConstraintError } from 'sequelize';
 import { ZodError } from 'zod';
 
 export interface FieldError {
@@ -57,6 +58,8 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, next) =>
     const fields = fieldsOf(error);
     return send(res, 422, 'invalid', fields[0]?.message ?? 'Something in it cannot be read.', { fields });
   }
+  if (error instanceof UniqueConstraintError)
+    return send(res, 409, 'duplicate', 'The same id stands there twice, or is here already. Nothing was changed.');
   const type = (error as { type?: string }).type ?? '';
   const parser = PARSER[type];
   if (parser) return send(res, parser[0], type.replaceAll('.', '-'), parser[1]);

@@ -18,7 +18,7 @@ export function Shell() {
   const [theme, toggleTheme] = useTheme();
   const [help, setHelp] = useState(false);
   const go = useNavigate();
-  useHotkeys('shift+slash', () => setHelp((h) => !h), { useKey: false });
+  useHotkeys(['?', 'shift+?'], () => setHelp((h) => !h), { useKey: true });
   useHotkeys('b', () => void go('/'));
   useHotkeys('m', () => void go('/machines'));
   useHotkeys('n', () => void go('/new'));

@@ -10,6 +10,9 @@ const STATE_WORDS: Readonly<Record<StationState['state'], string>> = {
   unknown: 'not proven',
 };
 
+/** Height of the tallest bar, pixels. */
+const TALLEST = 19;
+
 /** The machine's trail as one line; how much suspicion sits on each station stands on it as a bar. */
 export function TrailMap({
   stations,
@@ -38,17 +41,13 @@ export function TrailMap({
         const state = states.find((s) => s.id === station.id) ?? { share: 0, state: 'unknown' as const };
         return (
           <li key={station.id} data-state={state.state} data-joint={station.joint ?? false}>
-            <button
-              type="button"
-              aria-pressed={selected === station.id}
-              aria-label={`${station.label}, ${STATE_WORDS[state.state]}, ${percent(state.share)} of belief`}
-              onClick={() => onSelect(station.id)}
-            >
-              <span className="trail-bar" style={{ height: `${(state.share / most) * 100}%` }} />
-              <span className="trail-share">{state.share >= 0.03 ? percent(state.share) : ''}</span>
+            <button type="button" aria-pressed={selected === station.id} onClick={() => onSelect(station.id)}>
+              <span className="trail-bar" style={{ height: (state.share / most) * TALLEST }} />
               <span className="trail-node" />
               <Picture name={station.picture} className="trail-picture" />
               <span className="trail-label">{station.label}</span>
+              <span className="trail-share">{state.share >= 0.03 ? percent(state.share) : ''}</span>
+              <span className="sr-only">{STATE_WORDS[state.state]}</span>
             </button>
           </li>
         );

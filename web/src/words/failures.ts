@@ -46,3 +46,5 @@ export function failureWords(failure: Failure): string {
       return `Pick one of: ${failure.words.join(', ')}.`;
   }
 }
+/** Short enough to stand in the box. */
+export const placeholder = (dimension: Dimension): string => example(dimension).replace(/,| or/g, ' ·');

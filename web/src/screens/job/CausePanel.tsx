@@ -40,7 +40,7 @@ export function CausePanel({ fix, place, faults }: Props) {
   return (
     <section className="card p-4" aria-label="Cause">
       <h2 className="text-lg">
-        Why was the {causes.part.toLowerCase()} {causes.how}?
+        Why: {causes.part.toLowerCase()} {causes.how}
       </h2>
       <p className="text-[14px] text-soft">The cause is put right with the part, or the new part goes the same way.</p>
       <ul className="mt-2 grid gap-3">

@@ -8,13 +8,15 @@ const KEY = 'pondu.understood';
 /** Once understood a caution keeps quiet for this long on this device; then it is shown in full again. */
 const QUIET_MS = 12 * 3600_000;
 
-const read = (): Record<string, number> => {
+/** Cautions understood lately. */
+function read(): Record<string, number> {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, number>;
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, number>;
+    return Object.fromEntries(Object.entries(kept).filter(([, at]) => Date.now() - at < QUIET_MS));
   } catch {
     return {};
   }
-};
+}
 
 export function useUnderstood(ids: readonly CautionId[]): [boolean, () => void] {
   const [known, setKnown] = useState(read);
@@ -23,7 +25,7 @@ export function useUnderstood(ids: readonly CautionId[]): [boolean, () => void] 
     localStorage.setItem(KEY, JSON.stringify(next));
     setKnown(next);
   };
-  return [ids.every((id) => Date.now() - (known[id] ?? 0) < QUIET_MS), understand];
+  return [ids.every((id) => id in known), understand];
 }
 
 /** Beside the check, before it can be recorded; in one quiet line once understood. */
@@ -57,7 +59,7 @@ export function Cautions({
           <li key={id} className="flex gap-2">
             <TriangleAlert aria-hidden className="mt-0.5 size-4 shrink-0 text-warn" />
             <span>
-              <b className="capitalize">{id}.</b> {CAUTIONS[id]}
+              <b className="inline-block first-letter:uppercase">{id}.</b> {CAUTIONS[id]}
             </span>
           </li>
         ))}

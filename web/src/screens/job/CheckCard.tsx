@@ -4,7 +4,7 @@ import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
 import { WordRuler } from '../../ruler/WordRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { minutesWords } from '../../words/belief.ts';
-import { example } from '../../words/failures.ts';
+import { placeholder } from '../../words/failures.ts';
 import { Cautions, useUnderstood } from './Cautions.tsx';
 import { ConditionsRow } from './ConditionsRow.tsx';
 import type { ReadingEntry } from './useReadingEntry.ts';
@@ -14,6 +14,8 @@ interface Props {
   ruler: Ruler;
   rank?: RankedView | undefined;
   isNext: boolean;
+  /** In the prove-out nobody asks what a check would tell. */
+  proving?: boolean;
   entry: ReadingEntry;
   opened: readonly string[];
   alternatives: readonly RankedView[];
@@ -21,7 +23,8 @@ interface Props {
 }
 
 /** Why this check: what it would tell for its minutes. */
-function why(rank: RankedView | undefined, isNext: boolean): string {
+function why(rank: RankedView | undefined, isNext: boolean, proving: boolean): string {
+  if (proving) return 'Repeat it as it was done before.';
   if (!rank) return 'Done before. A second reading counts as one more.';
   const tells =
     rank.bits > 1
@@ -34,17 +37,27 @@ function why(rank: RankedView | undefined, isNext: boolean): string {
   return isNext ? `Tells most for its minutes: it ${tells}.` : `It ${tells}.`;
 }
 
-export function CheckCard({ check, ruler, rank, isNext, entry, opened, alternatives, onChoose }: Props) {
+export function CheckCard({
+  check,
+  ruler,
+  rank,
+  isNext,
+  proving = false,
+  entry,
+  opened,
+  alternatives,
+  onChoose,
+}: Props) {
   const [understood, understand] = useUnderstood(check.cautions);
   const toOpen = check.opens.filter((o) => !opened.includes(o));
   const minutes = rank?.minutesNow ?? check.minutes;
   const reading =
     entry.value?.kind === 'number' ? entry.value.value : entry.value?.kind === 'open' ? Infinity : undefined;
   return (
-    <section aria-label="Check" className="card grid gap-2.5 p-3 sm:p-4">
+    <section aria-label="Check" className="card grid grid-cols-[minmax(0,1fr)] gap-2.5 p-3 sm:p-4">
       <div className="flex flex-wrap items-baseline gap-x-3">
         <h2 className="text-xl">{check.label}</h2>
-        <span className="text-[14px] text-soft">{why(rank, isNext)}</span>
+        <span className="text-[14px] text-soft">{why(rank, isNext, proving)}</span>
       </div>
       <dl className="grid gap-1 text-[16px]">
         <Line icon={<Settings2 aria-hidden className="size-5" />} term="Set" text={check.set} />
@@ -70,7 +83,7 @@ export function CheckCard({ check, ruler, rank, isNext, entry, opened, alternati
       <Cautions ids={check.cautions} understood={understood} onUnderstood={understand} />
       <form
         data-reading
-        className="grid gap-2.5"
+        className="grid grid-cols-[minmax(0,1fr)] gap-2.5"
         onSubmit={(e) => {
           e.preventDefault();
           if (understood) entry.save();
@@ -90,8 +103,8 @@ export function CheckCard({ check, ruler, rank, isNext, entry, opened, alternati
                 </label>
                 <input
                   id="reading"
-                  className="field !h-14 text-2xl font-semibold"
-                  placeholder="Reading"
+                  className="field !h-14 text-2xl font-semibold placeholder:text-[15px] placeholder:font-normal"
+                  placeholder={placeholder(ruler.dimension)}
                   value={entry.typed}
                   onChange={(e) => entry.setTyped(e.target.value)}
                   inputMode="text"
@@ -107,13 +120,14 @@ export function CheckCard({ check, ruler, rank, isNext, entry, opened, alternati
                 </Button>
               )}
               <SaveButton entry={entry} understood={understood} />
+              <Alternatives ranked={alternatives} onChoose={onChoose} />
             </div>
             <p
               id="reading-note"
               role={entry.error ? 'alert' : undefined}
-              className={entry.error ? 'font-medium text-danger' : 'text-[13px] text-soft'}
+              className="font-medium text-danger empty:hidden"
             >
-              {entry.error ?? `Type it as the meter shows it: ${example(ruler.dimension)}.`}
+              {entry.error}
             </p>
             <ReadingRuler ruler={ruler} reading={reading} />
           </>
@@ -122,6 +136,7 @@ export function CheckCard({ check, ruler, rank, isNext, entry, opened, alternati
             <WordRuler ruler={ruler} value={entry.typed} onChange={entry.setTyped} />
             <div className="flex flex-wrap items-center gap-3">
               <SaveButton entry={entry} understood={understood} />
+              <Alternatives ranked={alternatives} onChoose={onChoose} />
               {entry.error && (
                 <p role="alert" className="font-medium text-danger">
                   {entry.error}
@@ -138,18 +153,31 @@ export function CheckCard({ check, ruler, rank, isNext, entry, opened, alternati
         )}
         <ConditionsRow entry={entry} />
       </form>
-      {alternatives.length > 0 && (
-        <div className="grid gap-1.5 border-t border-rule pt-2.5 sm:grid-cols-2">
-          <p className="tag sm:col-span-2">{isNext ? 'Or else' : 'Suggested'}</p>
-          {alternatives.map((a) => (
-            <Button key={a.id} className="!justify-start text-left" onClick={() => onChoose(a.id)}>
-              <span className="grow">{a.label}</span>
-              <span className="condensed shrink-0 text-[13px] text-soft">{minutesWords(a.minutesNow)}</span>
-            </Button>
-          ))}
-        </div>
-      )}
     </section>
+  );
+}
+
+function Alternatives({ ranked, onChoose }: { ranked: readonly RankedView[]; onChoose: (checkId: string) => void }) {
+  if (ranked.length === 0) return null;
+  return (
+    <div
+      className="flex min-w-0 flex-1 basis-80 flex-wrap items-stretch gap-2 sm:flex-nowrap"
+      aria-label="Alternatives"
+      role="group"
+    >
+      {ranked.map((a) => (
+        <Button
+          key={a.id}
+          className="condensed min-w-0 grow basis-40 !justify-start text-left !text-[14.5px] leading-tight"
+          onClick={() => onChoose(a.id)}
+        >
+          <span>
+            <span className="text-soft">or </span>
+            {a.label} <span className="whitespace-nowrap text-soft">{minutesWords(a.minutesNow)}</span>
+          </span>
+        </Button>
+      ))}
+    </div>
   );
 }
 

@@ -85,8 +85,8 @@ export function JobCardPage() {
                   <th>What</th>
                   <th>How</th>
                   <th>Parts</th>
-                  <th className="text-right">min</th>
-                  <th className="text-right">{currency}</th>
+                  <th className="w-14 text-right">min</th>
+                  <th className="w-14 text-right">{currency}</th>
                 </tr>
               </thead>
               <tbody>

@@ -36,7 +36,7 @@ export function Log({
   const checkOf = (id: string) => checks.find((c) => c.check.id === id)?.check;
   return (
     <Collapsible.Root open={open} onOpenChange={onOpenChange} className="card lg:col-span-2">
-      <Collapsible.Trigger className="flex min-h-12 w-full items-center gap-2 px-4 text-left font-semibold">
+      <Collapsible.Trigger id="log" className="flex min-h-12 w-full items-center gap-2 px-4 text-left font-semibold">
         <ChevronDown aria-hidden className={`size-5 ${open ? 'rotate-180' : ''}`} />
         Log: {events.length === 0 ? 'nothing yet' : `${events.length} ${events.length === 1 ? 'entry' : 'entries'}`}
         {trace.atOdds.length > 0 && (

@@ -89,6 +89,7 @@ export function ProveStage(place: JobPlace) {
             {...ruler.data}
             rank={trace.data?.ranked.find((r) => r.id === chosen)}
             isNext={false}
+            proving
             entry={entry}
             opened={trace.data?.opened ?? []}
             alternatives={[]}

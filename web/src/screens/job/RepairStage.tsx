@@ -68,7 +68,8 @@ export function RepairStage(place: JobPlace) {
       ? { ...empty, repairId, what: r.label, how: howOf(r.label), minutes: String(r.minutes), money: String(r.money) }
       : { ...draft, repairId: '' };
   };
-  const asked = params.get('repair');
+  const { verdict } = trace.data;
+  const asked = params.get('repair') ?? (verdict.kind === 'fix' ? verdict.repair.id : null);
   const shown =
     draft.what === '' && draft.repairId === '' && asked && !fixes.some((f) => f.repairId === asked)
       ? fill(asked)

@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { FilesPanel } from './FilesPanel.tsx';
+import { RepairCosts } from './RepairCosts.tsx';
 
 const INSTRUMENTS: readonly House['owns'][number][] = [
   'voltmeter',
@@ -31,6 +32,7 @@ export function ShopPage() {
     <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-2">
       <HouseForm key={house.data.version} stored={house.data} onSaved={() => void house.mutate()} />
       <FilesPanel />
+      <RepairCosts stored={house.data} onSaved={() => void house.mutate()} />
     </div>
   );
 }

@@ -1,0 +1,105 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { inject } from 'vitest';
+
+const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+export const launch = (): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+    ],
+  });
+
+export interface Options {
+  theme?: 'light' | 'dim';
+  width?: number;
+  height?: number;
+  /** Cautions understood before, as on a shop's own tablet. */
+  understood?: boolean;
+}
+
+const CAUTIONS = ['high tension', 'fuel vapour', 'rotating parts', 'battery', 'marine', 'hot coil', 'exhaust gas'];
+
+/** A window of its own profile, so that drafts do not leak between tests. Errors on the page fail the test. */
+export async function openWindow(
+  browser: Browser,
+  { theme = 'light', width = 1280, height = 800, understood = true }: Options = {},
+) {
+  const context = await browser.createBrowserContext();
+  const page = await context.newPage();
+  const faults: string[] = [];
+  page.on('pageerror', (e) => faults.push(e instanceof Error ? e.message : String(e)));
+  page.on('console', (m) => {
+    // A refusal by the server is logged by the browser itself; it is what some tests are about.
+    if (m.type() === 'error' && !/status of 4\d\d/.test(m.text())) faults.push(m.text());
+  });
+  await page.setViewport({ width, height });
+  await page.evaluateOnNewDocument(
+    (t, known) => {
+      localStorage.setItem('pondu.theme', t);
+      if (known)
+        localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
+    },
+    theme,
+    understood ? CAUTIONS : null,
+  );
+  return { page, faults, context };
+}
+
+export const go = async (page: Page, path: string): Promise<void> => {
+  await page.goto(inject('url') + path, { waitUntil: 'networkidle2' });
+};
+
+/** By role and accessible name, as a reader of the screen would find it. */
+export const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;
+export const click = async (page: Page, role: string, name: string): Promise<void> => {
+  await page.locator(named(role, name)).click();
+};
+export const type = async (page: Page, name: string, text: string): Promise<void> => {
+  await page.locator(named('textbox', name)).fill(text);
+};
+export const sees = async (page: Page, text: string): Promise<void> => {
+  await page.waitForFunction((t) => document.body.innerText.includes(t), { timeout: 20_000 }, text);
+};
+export const textOf = (page: Page, selector: string): Promise<string> =>
+  page.$eval(selector, (e) => (e as HTMLElement).innerText);
+
+export interface Violation {
+  id: string;
+  nodes: string[];
+}
+export async function axe(page: Page): Promise<Violation[]> {
+  await page.evaluate(`${axeSource};0`);
+  return page.evaluate(async () => {
+    // @ts-expect-error axe is put on the page above
+    const { violations } = await window.axe.run(document, { resultTypes: ['violations'] });
+    return violations.map((v: { id: string; nodes: { html: string; failureSummary: string }[] }) => ({
+      id: v.id,
+      nodes: v.nodes.slice(0, 3).map((n) => `${n.html.slice(0, 140)} ${n.failureSummary}`),
+    }));
+  });
+}
+
+/** Tabs until the element in focus has this accessible name: what a person without a mouse does. */
+export async function tabTo(page: Page, name: string | RegExp, most = 120): Promise<void> {
+  for (let i = 0; i < most; i++) {
+    await page.keyboard.press('Tab');
+    const label = await page.evaluate(() => {
+      const e = document.activeElement as HTMLInputElement | null;
+      return e?.getAttribute('aria-label') ?? e?.labels?.[0]?.innerText ?? e?.innerText ?? '';
+    });
+    const first = label.trim().split('\n')[0] ?? '';
+    if (typeof name === 'string' ? first === name : name.test(first)) return;
+  }
+  throw new Error(`Tab never reached ${name}`);
+}

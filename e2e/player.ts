@@ -1,0 +1,94 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { formatQuantity, HiddenMachine, INSTRUMENTS, seededRandom, Tracer, type Check } from '@pondu/core';
+import { houseSchema, ponduFileSchema } from '@pondu/core/schema';
+import type { Page } from 'puppeteer-core';
+import { sees, textOf } from './browser.ts';
+
+/** Plays the machine on the fender: answers whatever check the screen proposes, as typed by a person. */
+export class Player {
+  readonly tracer: Tracer;
+  private hidden: HiddenMachine;
+  private readonly seed: number;
+
+  constructor(demoFile: string, faults: string[], seed: number) {
+    const file = ponduFileSchema.parse(
+      JSON.parse(readFileSync(join(import.meta.dirname, '../demo', `${demoFile}.pondu.json`), 'utf8')),
+    );
+    this.tracer = new Tracer(file.machines[0]!.machine, houseSchema.parse({}));
+    this.seed = seed;
+    this.hidden = this.machineWith(faults);
+  }
+  private machineWith(faults: string[]): HiddenMachine {
+    const known = faults.map((id) => this.tracer.model.faults.find((f) => f.id === id)!);
+    return new HiddenMachine(this.tracer.model, known, seededRandom(this.seed));
+  }
+  /** After a repair: the same machine with what is left. */
+  repaired(left: string[]): void {
+    this.hidden = this.machineWith(left);
+  }
+  answer(label: string): { check: Check; text: string } {
+    const check = this.tracer.model.checks.find((c) => c.label === label);
+    if (!check) throw new Error(`No check "${label}"`);
+    const value = this.hidden.read(check);
+    const { dimension } = INSTRUMENTS[check.instrument];
+    const text =
+      value.kind === 'word'
+        ? value.word
+        : value.kind === 'open'
+          ? 'OL'
+          : formatQuantity(value.value, dimension!).replace('−', '-');
+    return { check, text };
+  }
+}
+
+const CARD = 'section[aria-label="Check"] h2';
+
+/** Types the answer to the check on screen with the keyboard, and waits until it is in the log. */
+export async function answerCheck(page: Page, player: Player): Promise<string> {
+  await page.waitForSelector(CARD);
+  const label = await textOf(page, CARD);
+  const { check, text } = player.answer(label);
+  const before = await entries(page);
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('r');
+  if (INSTRUMENTS[check.instrument].dimension) {
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+  } else {
+    const words = await page.$$eval(
+      '[data-reading] [aria-label="What it showed"] [role=radio] > span:first-child',
+      (all) => all.map((e) => (e as HTMLElement).innerText),
+    );
+    await page.keyboard.press('Space');
+    for (let i = 0; i < words.indexOf(text); i++) await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
+  }
+  await page.waitForFunction(
+    (n) => Number(/\d+/.exec((document.querySelector('#log') as HTMLElement | null)?.innerText ?? '0')?.[0] ?? 0) > n,
+    {},
+    before,
+  );
+  return `${label}: ${text}`;
+}
+
+async function entries(page: Page): Promise<number> {
+  const text = await page.$eval('#log', (e) => (e as HTMLElement).innerText);
+  return Number(/\d+/.exec(text)?.[0] ?? 0);
+}
+
+/** Answers checks until the screen calls for something else; gives what it calls for. */
+export async function traceToVerdict(page: Page, player: Player, most = 14): Promise<string> {
+  for (let i = 0; i < most; i++) {
+    await page.waitForSelector(CARD);
+    const verdict = await page.evaluate(
+      () => (document.querySelector('section[role="status"] h2') as HTMLElement | null)?.innerText ?? '',
+    );
+    if (verdict) return verdict;
+    await answerCheck(page, player);
+    await page.waitForNetworkIdle({ idleTime: 250 });
+  }
+  throw new Error('No verdict');
+}
+export { sees };

@@ -1,0 +1,126 @@
+import type { House, MachineBody, RepairView } from '@pondu/core';
+import { useState } from 'react';
+import { toast } from 'sonner';
+import { call } from '../../api/client.ts';
+import { problemOf } from '../../api/problem.ts';
+import type { StoredHouse } from '../../api/types.ts';
+import { useModel } from '../../tracer/useTracer.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { Failed, Loading } from '../../ui/States.tsx';
+
+/** A machine that has every part, so that every repair is listed. */
+const EVERYTHING: MachineBody = {
+  name: 'every part',
+  kind: 'car',
+  maker: '',
+  year: '',
+  worth: 0,
+  firingOrder: '',
+  notes: '',
+  plates: {},
+  fitOut: {
+    layout: 'battery-points',
+    volts: 12,
+    earth: 'negative',
+    cylinders: 4,
+    ballast: 'bypassed',
+    fused: true,
+    marine: false,
+    compressionRatio: 8,
+  },
+};
+
+/** Minutes and money of each repair: usual figures until the shop gives its own. */
+export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved: () => void }) {
+  const { data: model, error } = useModel(EVERYTHING, stored.house);
+  const [editing, setEditing] = useState<string>();
+  if (error) return <Failed error={error} />;
+  if (!model) return <Loading what="Fetching the repairs" />;
+  const repairs = model.repairs.filter((r) => !/-[2-9]\./.test(r.id));
+  return (
+    <section className="card p-4 lg:col-span-2" aria-label="Repairs">
+      <h2 className="text-xl">What repairs cost here</h2>
+      <p className="text-[14px] text-soft">
+        Minutes and parts weigh in what is checked first and when it is time to fix. Bold figures are your own.
+      </p>
+      <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
+        {repairs.map((r) => (
+          <li key={r.id} className="border-t border-rule py-1">
+            <div className="flex min-h-12 items-center gap-3">
+              <span className="grow">{r.label}</span>
+              <span className={`shrink-0 ${r.id in stored.house.repairs ? 'font-semibold' : 'text-soft'}`}>
+                {r.minutes} min, {stored.house.currency}
+                {r.money}
+              </span>
+              <Button
+                look="quiet"
+                aria-label={`Change: ${r.label}`}
+                aria-expanded={editing === r.id}
+                onClick={() => setEditing(editing === r.id ? undefined : r.id)}
+              >
+                Change
+              </Button>
+            </div>
+            {editing === r.id && <CostEditor repair={r} stored={stored} onSaved={onSaved} />}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function CostEditor({ repair, stored, onSaved }: { repair: RepairView; stored: StoredHouse; onSaved: () => void }) {
+  const [minutes, setMinutes] = useState(String(repair.minutes));
+  const [money, setMoney] = useState(String(repair.money));
+  const number = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')));
+  const wrong = (text: string) => (number(text) >= 0 ? undefined : `“${text}” is not a number.`);
+
+  async function put(own: House['repairs'][string] | undefined) {
+    const { [repair.id]: _old, ...others } = stored.house.repairs;
+    try {
+      await call(
+        'PUT',
+        '/house',
+        { ...stored.house, repairs: own ? { ...others, [repair.id]: own } : others },
+        stored.version,
+      );
+      onSaved();
+    } catch (error) {
+      toast.error(problemOf(error).message);
+      onSaved();
+    }
+  }
+  return (
+    <form
+      className="mb-2 flex flex-wrap items-end gap-2 rounded-lg bg-sunk p-3"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!wrong(minutes) && !wrong(money)) void put({ minutes: number(minutes), money: number(money) });
+      }}
+    >
+      <div className="w-28">
+        <TextField
+          label="Minutes"
+          inputMode="decimal"
+          value={minutes}
+          error={wrong(minutes)}
+          onChange={(e) => setMinutes(e.target.value)}
+        />
+      </div>
+      <div className="w-28">
+        <TextField
+          label={`Parts, ${stored.house.currency}`}
+          inputMode="decimal"
+          value={money}
+          error={wrong(money)}
+          onChange={(e) => setMoney(e.target.value)}
+        />
+      </div>
+      <Button look="do" type="submit">
+        Save
+      </Button>
+      {repair.id in stored.house.repairs && <Button onClick={() => void put(undefined)}>Back to usual</Button>}
+    </form>
+  );
+}
