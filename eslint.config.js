@@ -64,5 +64,12 @@ export default tseslint.config(
       ...never('^(node:|express|sequelize)|/server/|@pondu/server', 'web reaches the server over HTTP only.'),
     },
   },
-  { files: ['scripts/**/*.mjs'], languageOptions: { globals: { console: 'readonly', process: 'readonly' } } },
+  {
+    files: ['scripts/**/*.mjs'],
+    languageOptions: {
+      globals: Object.fromEntries(
+        ['console', 'process', 'setTimeout', 'localStorage', 'document'].map((g) => [g, 'readonly']),
+      ),
+    },
+  },
 );

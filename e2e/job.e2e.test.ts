@@ -1,4 +1,4 @@
-import type { Browser } from 'puppeteer-core';
+import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { click, go, launch, openWindow, sees, tabTo, textOf, type } from './browser.ts';
 import { answerCheck, Player, traceToVerdict } from './player.ts';
@@ -122,7 +122,7 @@ describe('from complaint to card', () => {
   });
 });
 
-async function proveOne(page: import('puppeteer-core').Page, player: Player): Promise<void> {
+async function proveOne(page: Page, player: Player): Promise<void> {
   await page.waitForSelector('section[aria-label="Check"] h2');
   const label = await textOf(page, 'section[aria-label="Check"] h2');
   const { text, check } = player.answer(label);

@@ -1,20 +1,35 @@
-import type { FitOut, MachineBody } from '@pondu/core';
-import { useState } from 'react';
+import { fitOutSchema, machineBodySchema, type FitOut, type MachineBody } from '@pondu/core/schema';
+import { Controller } from 'react-hook-form';
+import { z } from 'zod';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredMachine } from '../../api/types.ts';
-import { useDraft } from '../../draft/useDraft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
+import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
 import { BALLAST, CYLINDERS, EARTH, KINDS, VOLTS, YES_NO } from './fitOutWords.ts';
 
-interface Draft extends Omit<MachineBody, 'worth' | 'fitOut' | 'plates'> {
-  worth: string;
-  fitOut: Omit<FitOut, 'compressionRatio'> & { compressionRatio: string };
-}
+/** The machine's own schema, with its numbers as typed and its choices as the buttons give them. */
+const yesNo = z.enum(['true', 'false']).transform((v) => v === 'true');
+const formSchema = machineBodySchema.omit({ plates: true, worth: true, fitOut: true }).extend({
+  year: z.string(),
+  maker: z.string(),
+  notes: z.string(),
+  firingOrder: z.string().regex(/^(\d+([-, ]\d+)*)?$/, 'Write the firing order as numbers, such as 1-3-4-2.'),
+  worth: typedNumber('a number from 0 up.', 0, 1e7),
+  fitOut: fitOutSchema.extend({
+    volts: z.enum(['6', '12']).transform((v) => Number(v) as FitOut['volts']),
+    cylinders: z.enum(['4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
+    fused: yesNo,
+    marine: yesNo,
+    compressionRatio: typedNumber('a number from 3 to 14, such as 8.5.', 3, 14),
+  }),
+});
+type Typed = z.input<typeof formSchema>;
+type Read = z.output<typeof formSchema>;
 
-const EMPTY: Draft = {
+const EMPTY: Typed = {
   name: '',
   kind: 'car',
   maker: '',
@@ -24,56 +39,45 @@ const EMPTY: Draft = {
   notes: '',
   fitOut: {
     layout: 'battery-points',
-    volts: 12,
+    volts: '12',
     earth: 'negative',
-    cylinders: 4,
+    cylinders: '4',
     ballast: 'none',
-    fused: true,
-    marine: false,
+    fused: 'true',
+    marine: 'false',
     compressionRatio: '8',
   },
 };
-const draftOf = ({ machine }: StoredMachine): Draft => {
-  const { plates: _plates, ...rest } = machine;
+const typedOf = ({ machine }: StoredMachine): Typed => {
+  const { plates: _plates, fitOut, ...rest } = machine;
+  const words = {
+    volts: `${fitOut.volts}`,
+    cylinders: `${fitOut.cylinders}`,
+    fused: `${fitOut.fused}`,
+    marine: `${fitOut.marine}`,
+  } as const;
   return {
     ...rest,
     worth: String(machine.worth),
-    fitOut: { ...machine.fitOut, compressionRatio: String(machine.fitOut.compressionRatio) },
+    fitOut: { ...fitOut, ...words, compressionRatio: String(fitOut.compressionRatio) },
   };
 };
 
-/** A machine by what one sees: the layout and its typical figures follow from it. */
-export function MachineForm({
-  stored,
-  draftKey,
-  onSaved,
-  onCancel,
-}: {
+interface Props {
   stored?: StoredMachine;
   draftKey: string;
   onSaved: (machine: StoredMachine) => void;
   onCancel?: () => void;
-}) {
-  const [draft, setDraft, clear] = useDraft<Draft>(draftKey, stored ? draftOf(stored) : EMPTY);
-  const [errors, setErrors] = useState<Record<string, string>>({});
-  const set = (part: Partial<Draft>) => setDraft({ ...draft, ...part });
-  const fit = (part: Partial<Draft['fitOut']>) => set({ fitOut: { ...draft.fitOut, ...part } });
+}
 
-  async function save() {
-    const number = (text: string) => Number(text.replace(',', '.'));
-    const body = {
-      ...draft,
-      worth: number(draft.worth),
-      fitOut: { ...draft.fitOut, compressionRatio: number(draft.fitOut.compressionRatio) },
-      plates: stored?.machine.plates ?? {},
-    };
-    const wrong: Record<string, string> = {};
-    if (!draft.name.trim()) wrong['name'] = 'Give the machine a name.';
-    if (!(body.worth >= 0)) wrong['worth'] = `“${draft.worth}” is not a number.`;
-    if (!(body.fitOut.compressionRatio >= 3 && body.fitOut.compressionRatio <= 14))
-      wrong['fitOut.compressionRatio'] = 'A number from 3 to 14, such as 8.5.';
-    setErrors(wrong);
-    if (Object.keys(wrong).length) return;
+/** A machine by what one sees: the layout and its typical figures follow from it. */
+export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
+  const [form, clear] = useDraftForm<Typed, Read>(draftKey, stored ? typedOf(stored) : EMPTY, formSchema);
+  const { control, register, setError } = form;
+  const { errors } = form.formState;
+
+  async function save(read: Read) {
+    const body: MachineBody = { ...read, plates: stored?.machine.plates ?? {} };
     try {
       const saved = stored
         ? await call<StoredMachine>('PUT', `/machines/${stored.id}`, body, stored.version)
@@ -81,103 +85,63 @@ export function MachineForm({
       clear();
       onSaved(saved);
     } catch (error) {
-      const refusal = problemOf(error);
-      setErrors({ ...Object.fromEntries(refusal.fields.map((f) => [f.field, f.message])), all: refusal.message });
+      setError('root', { message: problemOf(error).message });
     }
   }
+  const choice = <V extends string>(
+    name: `fitOut.${'volts' | 'earth' | 'cylinders' | 'ballast' | 'fused' | 'marine'}`,
+    label: string,
+    options: readonly { value: V; label: string; help?: string }[],
+  ) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Choice label={label} value={field.value as V} options={options} onChange={field.onChange} />
+      )}
+    />
+  );
   return (
-    <form
-      className="grid gap-4"
-      onSubmit={(e) => {
-        e.preventDefault();
-        void save();
-      }}
-    >
+    <form className="grid gap-4" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
       <div className="grid gap-4 sm:grid-cols-2">
-        <TextField
-          label="Name"
-          value={draft.name}
-          error={errors['name']}
-          onChange={(e) => set({ name: e.target.value })}
+        <TextField label="Name" error={errors.name?.message} {...register('name')} />
+        <Controller
+          control={control}
+          name="kind"
+          render={({ field }) => (
+            <SelectField label="Kind" value={field.value} options={KINDS} onChange={field.onChange} />
+          )}
         />
-        <SelectField
-          label="Kind"
-          value={draft.kind}
-          options={KINDS}
-          onChange={(kind) => set({ kind: kind as MachineBody['kind'] })}
-        />
-        <TextField label="Maker" value={draft.maker} onChange={(e) => set({ maker: e.target.value })} />
-        <TextField label="Year" value={draft.year} onChange={(e) => set({ year: e.target.value })} />
+        <TextField label="Maker" {...register('maker')} />
+        <TextField label="Year" {...register('year')} />
       </div>
       <div className="grid gap-4 sm:grid-cols-2">
-        <Choice
-          label="Battery"
-          value={String(draft.fitOut.volts) as '6' | '12'}
-          options={VOLTS}
-          onChange={(v) => fit({ volts: Number(v) as FitOut['volts'] })}
-        />
-        <Choice
-          label="Which post goes to the chassis"
-          value={draft.fitOut.earth}
-          options={EARTH}
-          onChange={(earth) => fit({ earth })}
-        />
-        <Choice
-          label="Cylinders"
-          value={String(draft.fitOut.cylinders) as '4' | '6' | '8'}
-          options={CYLINDERS}
-          onChange={(v) => fit({ cylinders: Number(v) as FitOut['cylinders'] })}
-        />
-        <Choice
-          label="What feeds the coil"
-          value={draft.fitOut.ballast}
-          options={BALLAST}
-          onChange={(ballast) => fit({ ballast })}
-        />
-        <Choice
-          label="Is the ignition fused?"
-          value={String(draft.fitOut.fused) as 'true' | 'false'}
-          options={YES_NO}
-          onChange={(v) => fit({ fused: v === 'true' })}
-        />
-        <Choice
-          label="In a boat?"
-          value={String(draft.fitOut.marine) as 'true' | 'false'}
-          options={YES_NO}
-          onChange={(v) => fit({ marine: v === 'true' })}
-        />
+        {choice('fitOut.volts', 'Battery', VOLTS)}
+        {choice('fitOut.earth', 'Which post goes to the chassis', EARTH)}
+        {choice('fitOut.cylinders', 'Cylinders', CYLINDERS)}
+        {choice('fitOut.ballast', 'What feeds the coil', BALLAST)}
+        {choice('fitOut.fused', 'Is the ignition fused?', YES_NO)}
+        {choice('fitOut.marine', 'In a boat?', YES_NO)}
       </div>
       <div className="grid gap-4 sm:grid-cols-3">
         <TextField
           label="Compression ratio"
           inputMode="decimal"
-          value={draft.fitOut.compressionRatio}
-          error={errors['fitOut.compressionRatio']}
-          onChange={(e) => fit({ compressionRatio: e.target.value })}
+          error={errors.fitOut?.compressionRatio?.message}
+          {...register('fitOut.compressionRatio')}
         />
         <TextField
           label="Firing order"
           placeholder="1-3-4-2"
-          value={draft.firingOrder}
-          error={errors['firingOrder']}
-          onChange={(e) => set({ firingOrder: e.target.value })}
+          error={errors.firingOrder?.message}
+          {...register('firingOrder')}
         />
-        <TextField
-          label="Worth"
-          inputMode="decimal"
-          value={draft.worth}
-          error={errors['worth']}
-          onChange={(e) => set({ worth: e.target.value })}
-        />
+        <TextField label="Worth" inputMode="decimal" error={errors.worth?.message} {...register('worth')} />
       </div>
-      <TextArea
-        label="Notes for the next person"
-        value={draft.notes}
-        onChange={(e) => set({ notes: e.target.value })}
-      />
-      {errors['all'] && (
+      <TextArea label="Notes for the next person" {...register('notes')} />
+      {errors.root && (
         <p role="alert" className="font-medium text-danger">
-          {errors['all']}
+          {errors.root.message}
         </p>
       )}
       <div className="flex gap-3">

@@ -1,0 +1,96 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { Landing, Ruler } from '@pondu/core';
+import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
+import { ReadingRuler } from './ReadingRuler.tsx';
+import { rulerScale } from './scale.ts';
+import { WordRuler } from './WordRuler.tsx';
+
+const landing = (faultId: string, low: number, high: number, openShare = 0, words = {}): Landing => ({
+  faultId,
+  label: faultId,
+  low,
+  high,
+  openShare,
+  words,
+});
+const volts: Ruler = {
+  dimension: 'voltage',
+  words: [],
+  well: landing('', 5.5, 6.5),
+  suspects: [landing('ballast open', 0, 0.01), landing('points burnt', 7, 12.4)],
+};
+const ohms: Ruler = {
+  dimension: 'resistance',
+  words: [],
+  well: landing('', 1.3, 1.8),
+  suspects: [landing('coil open', Infinity, Infinity, 1)],
+};
+
+beforeAll(() => {
+  globalThis.ResizeObserver = class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  };
+});
+afterEach(cleanup);
+
+describe('the scale', () => {
+  it('keeps order and stays on the ruler', () => {
+    const { x } = rulerScale(volts, 3, 600);
+    const places = [0, 0.01, 1, 3, 6, 12.4].map(x);
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    expect(places[0]).toBeGreaterThanOrEqual(0);
+    expect(places.at(-1)).toBeLessThanOrEqual(600);
+  });
+  it('has round ticks that do not crowd', () => {
+    const { ticks, x } = rulerScale(volts, undefined, 600);
+    expect(ticks.length).toBeGreaterThanOrEqual(4);
+    for (const [i, t] of ticks.entries()) if (i > 0) expect(x(t) - x(ticks[i - 1]!)).toBeGreaterThan(40);
+  });
+  it('has a strip for OL only where something can read OL', () => {
+    expect(rulerScale(volts, undefined, 600).openFrom).toBeUndefined();
+    const { openFrom, x } = rulerScale(ohms, undefined, 600);
+    expect(openFrom).toBeGreaterThan(500);
+    expect(x(Infinity)).toBeGreaterThan(openFrom!);
+    expect(rulerScale(volts, Infinity, 600).openFrom).toBeDefined();
+  });
+  it('makes room for a reading that nothing predicts', () => {
+    const { x } = rulerScale(volts, 40, 600);
+    expect(x(40)).toBeLessThanOrEqual(600);
+    expect(x(40)).toBeGreaterThan(x(12.4));
+  });
+});
+
+describe('the drawing', () => {
+  it('is read out in words', () => {
+    render(<ReadingRuler ruler={volts} reading={undefined} />);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('When well 5.5–6.5 V');
+    expect(screen.getByText('points burnt')).toBeTruthy();
+  });
+  it('shows the reading as it is typed', () => {
+    const { rerender } = render(<ReadingRuler ruler={volts} reading={undefined} />);
+    expect(screen.queryByText('6.21 V')).toBeNull();
+    rerender(<ReadingRuler ruler={volts} reading={6.21} />);
+    expect(screen.getByText('6.21 V')).toBeTruthy();
+  });
+});
+
+describe('a check answered in words', () => {
+  const words: Ruler = {
+    dimension: null,
+    words: ['good', 'weak', 'none'],
+    well: landing('', NaN, NaN, 0, { good: 0.95, weak: 0.05 }),
+    suspects: [landing('condenser open', NaN, NaN, 0, { none: 0.8, weak: 0.2 })],
+  };
+  it('says under which accounts each word is likely, and takes the one picked', async () => {
+    const onChange = vi.fn();
+    render(<WordRuler ruler={words} value="" onChange={onChange} />);
+    expect(screen.getByRole('radio', { name: /good/ }).textContent).toContain('when well');
+    expect(screen.getByRole('radio', { name: /none/ }).textContent).toContain('condenser open');
+    expect(screen.getByRole('radio', { name: /weak/ }).textContent).toBe('weak');
+    await userEvent.click(screen.getByRole('radio', { name: /none/ }));
+    expect(onChange).toHaveBeenCalledWith('none');
+  });
+});

@@ -1,0 +1,126 @@
+import type { RepairView, SuspectView } from '@pondu/core';
+import { fixSchema, type Fix } from '@pondu/core/schema';
+import { Controller, useWatch } from 'react-hook-form';
+import { toast } from 'sonner';
+import type { z } from 'zod';
+import { useJobWrites } from '../../api/hooks.ts';
+import { problemOf } from '../../api/problem.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { SelectField, TextField } from '../../ui/Field.tsx';
+import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
+import { percent } from '../../words/belief.ts';
+import type { JobPlace } from './place.ts';
+
+const HOW = [
+  { value: 'replaced', label: 'Replaced' },
+  { value: 'cleaned', label: 'Cleaned' },
+  { value: 'adjusted', label: 'Adjusted' },
+  { value: 'adapted', label: 'Adapted' },
+  { value: 'bypassed', label: 'Bypassed' },
+] as const satisfies readonly { value: Fix['how']; label: string }[];
+
+const formSchema = fixSchema
+  .omit({ id: true, at: true })
+  .required()
+  .extend({
+    repairId: fixSchema.shape.repairId.unwrap(),
+    parts: fixSchema.shape.parts.unwrap(),
+    temporary: fixSchema.shape.temporary.unwrap(),
+    minutes: typedNumber('a number.', 0, 10_000, 0),
+    money: typedNumber('a number.', 0, 1e6, 0),
+  });
+type Typed = z.input<typeof formSchema>;
+type Read = z.output<typeof formSchema>;
+
+const EMPTY: Typed = { repairId: '', what: '', how: 'replaced', parts: '', minutes: '', money: '', temporary: false };
+
+const howOf = (label: string): Fix['how'] =>
+  /^(clean|dry)/i.test(label) ? 'cleaned' : /^(set|swap|charge)/i.test(label) ? 'adjusted' : 'replaced';
+const filled = (r: RepairView): Typed => ({
+  ...EMPTY,
+  repairId: r.id,
+  what: r.label,
+  how: howOf(r.label),
+  minutes: String(r.minutes),
+  money: String(r.money),
+});
+
+interface Props {
+  place: JobPlace;
+  repairs: readonly RepairView[];
+  suspects: readonly SuspectView[];
+  /** The repair that is called for, filled in to begin with. */
+  asked: string | undefined;
+}
+
+/** What is done about it, written down. */
+export function FixForm({ place: { stored, house }, repairs, suspects, asked }: Props) {
+  const proposed = repairs.find((r) => r.id === asked);
+  const [form, clear] = useDraftForm<Typed, Read>(
+    `${stored.id}.fix.${asked ?? ''}`,
+    proposed ? filled(proposed) : EMPTY,
+    formSchema,
+  );
+  const { register, control } = form;
+  const { errors } = form.formState;
+  const repairId = useWatch({ control, name: 'repairId' });
+  const write = useJobWrites(stored);
+  const leading = suspects.filter((s, i, all) => all.findIndex((x) => x.repair.id === s.repair.id) === i);
+  const goesWith = repairs.find((r) => r.id === repairId)?.goesWith;
+
+  async function save(read: Read) {
+    try {
+      await write('POST', '/fixes', { ...read, id: crypto.randomUUID() });
+      clear();
+      form.reset(EMPTY);
+      toast.success('Repair written down.');
+    } catch (error) {
+      toast.error(problemOf(error).message);
+    }
+  }
+  function fill(id: string) {
+    const repair = repairs.find((r) => r.id === id);
+    form.reset(repair ? filled(repair) : { ...form.getValues(), repairId: '' });
+  }
+  const options = [
+    { value: '', label: 'Something else (say what below)' },
+    ...leading.map((s) => ({ value: s.repair.id, label: `${s.repair.label} · ${percent(s.share)}` })),
+    ...repairs.filter((r) => !leading.some((s) => s.repair.id === r.id)).map((r) => ({ value: r.id, label: r.label })),
+  ];
+  return (
+    <form
+      className="card grid content-start gap-3 p-4"
+      aria-label="Repair"
+      noValidate
+      onSubmit={(e) => void form.handleSubmit(save)(e)}
+    >
+      <h2 className="text-xl">What is done about it</h2>
+      <SelectField label="Repair" value={repairId} options={options} onChange={fill} />
+      <TextField label="In words" error={errors.what?.message} {...register('what')} />
+      {goesWith && <p className="text-[15px]">Renew as a set with {goesWith}.</p>}
+      <Controller
+        control={control}
+        name="how"
+        render={({ field }) => <Choice label="How" value={field.value} options={HOW} onChange={field.onChange} />}
+      />
+      <TextField label="Parts, with numbers" {...register('parts')} />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField label="Minutes" inputMode="decimal" error={errors.minutes?.message} {...register('minutes')} />
+        <TextField
+          label={`Parts, ${house.currency}`}
+          inputMode="decimal"
+          error={errors.money?.message}
+          {...register('money')}
+        />
+      </div>
+      <label className="flex min-h-12 items-center gap-3">
+        <input type="checkbox" className="size-6" {...register('temporary')} />
+        Temporary: it gets it home
+      </label>
+      <Button look="do" type="submit">
+        Write down the repair
+      </Button>
+    </form>
+  );
+}

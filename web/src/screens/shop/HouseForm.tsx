@@ -1,0 +1,117 @@
+import { houseSchema, type House } from '@pondu/core/schema';
+import { Controller } from 'react-hook-form';
+import { toast } from 'sonner';
+import { z } from 'zod';
+import { call } from '../../api/client.ts';
+import { problemOf } from '../../api/problem.ts';
+import type { StoredHouse } from '../../api/types.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
+
+const INSTRUMENTS: readonly House['owns'][number][] = [
+  'voltmeter',
+  'ohmmeter',
+  'test lamp',
+  'LED lamp',
+  'spark tester',
+  'feeler gauge',
+  'capacitance meter',
+];
+
+const formSchema = z.object({
+  shopName: z.string().max(80),
+  currency: z.string().max(4, 'Four letters at most.'),
+  ratePerHour: typedNumber('a number from 0 to 1000.', 0, 1000),
+  sureness: typedNumber('a number between 0.8 and 0.999.', 0.8, 0.999),
+  owns: z.array(houseSchema.shape.owns.unwrap().element),
+});
+type Typed = z.input<typeof formSchema>;
+type Read = z.output<typeof formSchema>;
+
+const toggled = (owns: Typed['owns'], id: Typed['owns'][number], on: boolean) =>
+  on ? [...owns, id] : owns.filter((o) => o !== id);
+
+export function HouseForm({ stored, onSaved }: { stored: StoredHouse; onSaved: () => void }) {
+  const { house } = stored;
+  const initial: Typed = {
+    shopName: house.shopName,
+    currency: house.currency,
+    ratePerHour: String(house.ratePerHour),
+    sureness: String(house.sureness),
+    owns: house.owns,
+  };
+  const [form, clear] = useDraftForm<Typed, Read>('house', initial, formSchema);
+  const { register, control } = form;
+  const { errors } = form.formState;
+
+  async function save(read: Read) {
+    try {
+      await call(
+        'PUT',
+        '/house',
+        { ...house, ...read, owns: [...new Set([...read.owns, 'eyes' as const])] },
+        stored.version,
+      );
+      clear();
+      toast.success('House rules saved.');
+      onSaved();
+    } catch (error) {
+      const refusal = problemOf(error);
+      toast.error(refusal.message);
+      if (refusal.stale) onSaved();
+    }
+  }
+  return (
+    <form
+      className="card grid content-start gap-4 p-4"
+      aria-label="House rules"
+      noValidate
+      onSubmit={(e) => void form.handleSubmit(save)(e)}
+    >
+      <h1 className="text-2xl">House rules</h1>
+      <TextField label="Name of the shop" error={errors.shopName?.message} {...register('shopName')} />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label="Rate per hour"
+          inputMode="decimal"
+          error={errors.ratePerHour?.message}
+          {...register('ratePerHour')}
+        />
+        <TextField label="Currency sign" error={errors.currency?.message} {...register('currency')} />
+      </div>
+      <TextField
+        label="How sure before a repair is called for"
+        inputMode="decimal"
+        error={errors.sureness?.message}
+        hint="0.98: one call in fifty may be wrong. Higher asks for more checks, lower spends more on parts."
+        {...register('sureness')}
+      />
+      <fieldset>
+        <legend className="tag">Instruments in the shop: only checks that these can do are proposed</legend>
+        <Controller
+          control={control}
+          name="owns"
+          render={({ field }) => (
+            <div className="grid sm:grid-cols-2">
+              {INSTRUMENTS.map((id) => (
+                <label key={id} className="flex min-h-12 items-center gap-3">
+                  <input
+                    type="checkbox"
+                    className="size-6"
+                    checked={field.value.includes(id)}
+                    onChange={(e) => field.onChange(toggled(field.value, id, e.target.checked))}
+                  />
+                  {id}
+                </label>
+              ))}
+            </div>
+          )}
+        />
+      </fieldset>
+      <Button look="do" type="submit" className="justify-self-start">
+        Save the house rules
+      </Button>
+    </form>
+  );
+}

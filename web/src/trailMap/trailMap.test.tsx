@@ -1,0 +1,26 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, expect, it, vi } from 'vitest';
+import { TrailMap } from './TrailMap.tsx';
+
+const stations = ['battery', 'switch', 'coil'].map((id) => ({ id, label: id, picture: id }));
+const states = [
+  { id: 'battery', share: 0.001, state: 'proven' },
+  { id: 'switch', share: 0.1, state: 'unknown' },
+  { id: 'coil', share: 0.85, state: 'lost here' },
+] as const;
+afterEach(cleanup);
+
+it('tells proven, unknown and cold stretches apart in words as well as lines', () => {
+  render(<TrailMap stations={stations} states={states} selected={undefined} onSelect={() => undefined} />);
+  const names = screen.getAllByRole('button').map((b) => b.textContent);
+  expect(names).toEqual(['batteryproven', 'switch10 %not proven', 'coil85 %lost here']);
+});
+
+it('is walked with the arrow keys and picked with Enter', async () => {
+  const onSelect = vi.fn();
+  render(<TrailMap stations={stations} states={states} selected={undefined} onSelect={onSelect} />);
+  screen.getAllByRole('button')[0]!.focus();
+  await userEvent.keyboard('{ArrowRight}{ArrowRight}{ArrowRight}{Enter}');
+  expect(onSelect).toHaveBeenCalledWith('coil');
+});
