@@ -1,20 +1,8 @@
-import {
-  availableVolts,
-  burnJoules,
-  chargeAtSpark,
-  closedSeconds,
-  currentAtBreak,
-  requiredVolts,
-  WRONG_POLARITY,
-} from '../ignition/index.ts';
-import { meltingAmps, OPEN_OHMS, PARTS, type MachineState, type PartInstance } from '../parts/index.ts';
+import { meltingAmps, OPEN_OHMS, PARTS, type PartInstance } from '../parts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
-import type { Layout, LayoutKind, MachineParams, Spark, SparkPlace, Station } from './layout.ts';
+import type { Layout, LayoutKind, MachineParams, Station } from './layout.ts';
+import { pointsSpark } from './pointsSpark.ts';
 import { Scene } from './scene.ts';
-
-/** Crank speed while the starter turns a sound engine, rev/min. */
-const CRANKING_RPM = 180;
-const RUNNING_RPM = 1500;
 
 function stations(fit: FitOut): Station[] {
   const all: (Station | false)[] = [
@@ -178,85 +166,6 @@ function parts(fit: FitOut): PartInstance[] {
   return [...supply.filter((p): p is PartInstance => p !== false), ...each.flat()];
 }
 
-const closed = (s: MachineState): MachineState => ({ ...s, points: 'closed' });
-const open = (s: MachineState): MachineState => ({ ...s, points: 'open' });
-
-/** Amperes the coil loses when the points open. */
-function interruption(scene: Scene, state: MachineState) {
-  const dwell = scene.params['points']!['dwellDegrees']!;
-  const rpm = state.key === 'run' ? RUNNING_RPM : CRANKING_RPM;
-  const on = scene.solve(closed(state));
-  const off = scene.solve(open(state));
-  const coil = scene.params['coil']!;
-  const loopOhms = loop(scene, state, coil['primaryOhms']!);
-  const steady = Math.abs(on.amps('coil'));
-  const standing = Math.abs(off.amps('coil'));
-  const built = currentAtBreak(steady, loopOhms, coil['henries']!, closedSeconds(dwell, rpm / 2));
-  return Math.max(0, built - standing);
-}
-
-/** Resistance of the loop the coil's current meets: the coil and everything outside it. */
-function loop(scene: Scene, state: MachineState, coilOhms: number): number {
-  const on = scene.solve(closed(state));
-  const drop = Math.abs(on.volts('coil+') - on.volts('coil-'));
-  const source = Math.abs(on.volts('post'));
-  return drop > 0 ? (coilOhms * source) / drop : OPEN_OHMS;
-}
-
-/** Parts that stand in the spark's way to a place, in order. */
-function pathTo(place: SparkPlace, cylinder: number): string[] {
-  const toLead = ['coil', 'coil-lead'];
-  if (place === 'coil lead') return toLead;
-  const toPlugLead = [...toLead, 'cap', 'rotor', `lead-${cylinder}`];
-  return place === 'plug lead' ? toPlugLead : [...toPlugLead, `plug-${cylinder}`, 'plugs'];
-}
-
-/** Volts a place asks of the coil, before the gaps on the way there. */
-function asked(scene: Scene, place: SparkPlace, cylinder: number, gapMetres?: number): number {
-  if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
-  const gap = scene.params[`plug-${cylinder}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!;
-  // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
-  const { bar, kelvin } = chargeAtSpark(scene.layout.fit.compressionRatio, 0.95, 300);
-  return requiredVolts(bar, kelvin, gap);
-}
-
-function spark(scene: Scene, place: SparkPlace, state: MachineState, cylinder: number, gapMetres?: number): Spark {
-  const { layout, params } = scene;
-  const coil = params['coil']!;
-  const bypassed = new Set(state.clipped ?? []);
-  const onTheWay = pathTo(place, cylinder).filter((id) => !bypassed.has(id));
-  const steps = onTheWay.map((id) => {
-    const part = layout.parts.find((p) => p.id === id)!;
-    return part.kind.highTension!(params[id]!, layout.fit);
-  });
-  const amps = interruption(scene, state);
-  const clippedFarads = state.clipped?.includes('condenser') ? 0.22e-6 : 0;
-  const raised = availableVolts({
-    amps,
-    henries: coil['henries']!,
-    turnsRatio: coil['turnsRatio']!,
-    condenserFarads: params['condenser']!['farads']! + clippedFarads,
-    secondaryFarads: coil['farads']!,
-    shuntOhms: 1 / steps.reduce((sum, s) => sum + 1 / (s.shuntOhms ?? OPEN_OHMS), 0),
-    primaryShuntOhms: params['condenser']!['leakOhms']!,
-    transfer: coil['transfer']!,
-  });
-  const gaps = steps.reduce((sum, s) => sum + (s.gapVolts ?? 0), 0);
-  const polarity = coil['reversed']! > 0.5 ? WRONG_POLARITY : 1;
-  const required = asked(scene, place, cylinder, gapMetres) * polarity + gaps;
-  const stored = 0.5 * coil['henries']! * amps ** 2 * coil['transfer']! ** 2;
-  return {
-    availableVolts: Math.min(raised, ...steps.map((s) => s.flashVolts ?? Infinity)),
-    requiredVolts: required,
-    joules: burnJoules(
-      stored,
-      coil['farads']!,
-      required,
-      steps.reduce((sum, s) => sum + (s.seriesOhms ?? 0), 0),
-    ),
-  };
-}
-
 /** A short that draws more than the fuse stands has melted it the first time the key was on. */
 function settle(layout: () => Layout, params: MachineParams): MachineParams {
   const own = params['fuse'];
@@ -299,7 +208,7 @@ export const batteryPoints: LayoutKind = {
         block: 'bare metal on the engine block',
       },
       settle: (params) => settle(() => layout, params),
-      spark,
+      spark: pointsSpark,
       crankingShare,
     };
     return layout;
