@@ -43,7 +43,7 @@ export default tseslint.config(
   {
     // The maths must not pull the schemas' library into the worker: types only.
     files: ['core/src/**/*.ts'],
-    ignores: ['core/src/schema/**', 'core/src/testing/**', 'core/src/**/*.test.ts'],
+    ignores: ['core/src/schema/**', 'core/src/__tests__/**', 'core/src/**/*.test.ts'],
     rules: {
       '@typescript-eslint/no-restricted-imports': [
         'error',

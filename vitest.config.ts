@@ -4,11 +4,11 @@ export default defineConfig({
   test: {
     reporters: ['default', './scripts/lib/summaryReporter.ts'],
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node' } },
+      { test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
       {
         test: {
           name: 'server',
-          include: ['server/test/**/*.test.ts'],
+          include: ['server/__tests__/**/*.test.ts'],
           environment: 'node',
           pool: 'forks',
           testTimeout: 20_000,

@@ -1,12 +1,13 @@
 import { KEY_OFF, type CheckMaker } from './check.ts';
 import { seen } from './seen.ts';
+import { PARTS } from '../parts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
 
-/** Outside half to one and a half times the typical primary resistance, the label itself differs. */
-const coilBand = (fit: FitOut): [number, number] => {
-  const typical = fit.volts === 6 || fit.ballast !== 'none' ? 1.5 : 3.4;
-  return [typical * 0.6, typical * 1.5];
-};
+/** Outside 0.6 to 1.5 times the usual primary resistance the label itself differs. */
+function coilBand(fit: FitOut): [number, number] {
+  const { low, high } = PARTS.coil.plates.find((p) => p.id === 'primaryOhms')!.typical(fit);
+  return [low * 0.7, high * 1.35];
+}
 
 export const lookCoil: CheckMaker = () => [
   {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../checks/index.ts';
 import { Scene } from '../layouts/index.ts';
-import { house, machine } from '../testing/machines.ts';
+import { house, machine } from '../__tests__/machines.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
 import { fromRuler, INSTRUMENTS, meterVolts, toRuler } from './index.ts';

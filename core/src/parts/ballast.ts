@@ -2,7 +2,14 @@ import { logBetween, OPEN_OHMS, type PartKind } from './part.ts';
 
 export const ballast: PartKind = {
   kind: 'ballast',
-  plates: [{ id: 'ohms', label: 'Resistance', dimension: 'resistance', typical: () => ({ low: 1.3, high: 1.8 }) }],
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: (fit) => (fit.volts === 6 ? { low: 0.45, high: 0.7 } : { low: 1.3, high: 1.8 }),
+    },
+  ],
   repairs: [
     { id: 'replace', label: 'Replace the ballast resistor', minutes: 15, money: 18 },
     { id: 'refit', label: 'Take out the bypass and fit the ballast', minutes: 20, money: 18 },

@@ -5,7 +5,7 @@ import type { FitOut } from '../schema/machine.ts';
 const wantsBallast = (fit: FitOut) => fit.ballast !== 'none';
 
 function primary(fit: FitOut) {
-  if (fit.volts === 6) return { low: 1.2, high: 1.7 };
+  if (fit.volts === 6) return wantsBallast(fit) ? { low: 0.7, high: 1.0 } : { low: 1.2, high: 1.7 };
   return wantsBallast(fit) ? { low: 1.3, high: 1.7 } : { low: 3.0, high: 3.9 };
 }
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Complaint } from '../schema/job.ts';
-import { fix, house, machine, noFire, reading } from '../testing/machines.ts';
+import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { proven, proveOut } from './proveOut.ts';
 

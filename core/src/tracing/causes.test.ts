@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { JobEvent } from '../schema/job.ts';
-import { house, machine, noFire, reading } from '../testing/machines.ts';
+import { house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { CAUSES } from './causeGraph.ts';
 import { traceCauses } from './causes.ts';
 import { Tracer } from './trace.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { fromRuler } from '../instruments/index.ts';
 import type { FitOut } from '../schema/machine.ts';
-import { house, machine } from '../testing/machines.ts';
+import { house, machine } from '../__tests__/machines.ts';
 import { buildModel } from './model.ts';
 import { passes, ruler } from './ruler.ts';
 import { Tracer } from './trace.ts';

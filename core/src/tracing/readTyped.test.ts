@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { house, machine } from '../testing/machines.ts';
+import { house, machine } from '../__tests__/machines.ts';
 import { absurd } from './plausible.ts';
 import { readTyped } from './readTyped.ts';
 import { Tracer } from './trace.ts';

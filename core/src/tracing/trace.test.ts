@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { HiddenMachine } from '../practice/hiddenMachine.ts';
 import { seededRandom } from '../random/lcg.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
-import { failing, fix, house, machine, noFire, reading } from '../testing/machines.ts';
+import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { faultShares } from './suspects.ts';
 import { trace, Tracer, type Trace } from './trace.ts';
 

@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import { failing, house, machine, noFire, reading } from '../__tests__/machines.ts';
+import { Cells } from './cells.ts';
+import { count, countTwo, information, minutesOf, outcomeTable, rankChecks } from './nextCheck.ts';
+import { Tracer } from './trace.ts';
+
+const tracer = new Tracer(machine(), house);
+const { weigher, model } = tracer;
+const cells = new Cells(weigher);
+const counted = (events: Parameters<Tracer['belief']>[1]) =>
+  count(weigher, tracer.belief(noFire, events), failing, noFire);
+
+/** I(G;C) = Σ p(g,c)·log2(p(g,c)/(p(g)·p(c))), term by term over the whole table: the plain way. */
+function byDefinition(table: ReadonlyMap<string, Float64Array>): number {
+  const rows = [...table.values()];
+  const total = rows.reduce((s, r) => s + r.reduce((a, b) => a + b, 0), 0);
+  const width = rows[0]!.length;
+  let bits = 0;
+  for (const row of rows) {
+    const pg = row.reduce((a, b) => a + b, 0) / total;
+    for (let c = 0; c < width; c++) {
+      const pc = rows.reduce((s, r) => s + r[c]!, 0) / total;
+      const p = row[c]! / total;
+      if (p > 0) bits += p * Math.log2(p / (pg * pc));
+    }
+  }
+  return bits;
+}
+
+describe('expected information', () => {
+  it('of the fast path is that of the definition, on every check, before and after readings', () => {
+    for (const events of [
+      [],
+      [reading('coil-feed-closed', 6)],
+      [reading('spark-coil-lead', 'none'), reading('battery-rest', 12.5)],
+    ]) {
+      const belief = counted(events);
+      for (const check of model.checks)
+        expect(information(cells, belief, check), check.id).toBeCloseTo(
+          byDefinition(outcomeTable(cells, belief, check)),
+          6,
+        );
+    }
+  });
+  it('is never below zero nor above what there is to know', () => {
+    const belief = counted([]);
+    const sizes = new Map<number, number>();
+    for (const r of belief.rows) sizes.set(r.group, (sizes.get(r.group) ?? 0) + r.mass);
+    const total = [...sizes.values()].reduce((a, b) => a + b, 0);
+    const entropy = -[...sizes.values()].reduce((s, p) => s + (p / total) * Math.log2(p / total), 0);
+    for (const check of model.checks) {
+      const bits = information(cells, belief, check);
+      expect(bits).toBeGreaterThanOrEqual(0);
+      expect(bits).toBeLessThanOrEqual(entropy);
+    }
+  });
+  it('is a whole bit between two accounts that never look alike, none between one and itself', () => {
+    const of = (id: string) => weigher.ensemble([model.faults.find((f) => f.id === id)!]);
+    const check = weigher.check('coil-primary')!;
+    expect(information(cells, countTwo(of('coil.primary-open'), weigher.ensemble([])), check)).toBeGreaterThan(0.8);
+    expect(information(cells, countTwo(of('points.burnt'), of('points.burnt')), check)).toBeCloseTo(0, 9);
+  });
+  it('rows of the table sum to the beliefs they stand for', () => {
+    const belief = counted([reading('coil-minus-open', 12.5)]);
+    const table = outcomeTable(cells, belief, weigher.check('points-drop')!);
+    belief.groups.forEach((name, g) => {
+      const mass = belief.rows.filter((r) => r.group === g).reduce((s, r) => s + r.mass, 0);
+      expect(table.get(name)!.reduce((a, b) => a + b, 0)).toBeCloseTo(mass, 6);
+    });
+  });
+});
+
+describe('the choice', () => {
+  it('does not offer what was done, counts what is open already', () => {
+    const events = [reading('points-gap', 0.4e-3)];
+    const belief = tracer.belief(noFire, events);
+    const ranked = rankChecks(weigher, cells, belief, counted(events), new Set(['points-gap']));
+    expect(ranked.map((r) => r.check.id)).not.toContain('points-gap');
+    const drop = weigher.check('points-drop')!;
+    expect(ranked.find((r) => r.check.id === 'points-drop')!.minutes).toBeCloseTo(drop.minutes, 9);
+    expect(minutesOf(drop, new Set())).toBeGreaterThan(drop.minutes);
+  });
+  it('puts a check that tells nothing any more at the end', () => {
+    const events = [reading('coil-primary', 1.5), reading('coil-secondary', 8000)];
+    const trace = tracer.trace(noFire, events, failing);
+    const place = (id: string) => trace.ranked.findIndex((r) => r.check.id === id);
+    expect(place('points-drop')).toBeLessThan(place('plug-3-gap'));
+  });
+  it('offers a doubtful reading once more, a sound one not', () => {
+    const agreeing = [
+      reading('spark-coil-lead', 'good'),
+      reading('coil-minus-closed', 0.25),
+      reading('lamp-cranking', 'flashes'),
+      reading('coil-minus-open', 12.5),
+    ];
+    const trace = tracer.trace(noFire, [...agreeing, reading('points-drop', 11.9)], failing);
+    const offered = trace.ranked.map((r) => r.check.id);
+    expect(offered).toContain('points-drop');
+    expect(offered).not.toContain('coil-minus-open');
+  });
+});

@@ -1,0 +1,105 @@
+import { describe, expect, it } from 'vitest';
+import type { Complaint } from '../schema/job.ts';
+import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
+import { complaintLikelihood } from './complaint.ts';
+import { tell } from './events.ts';
+import { pairs, SHARES, singles } from './hypotheses.ts';
+import { patternWeight, shows } from './presence.ts';
+import { Tracer } from './trace.ts';
+
+const tracer = new Tracer(machine(), house);
+const { model, weigher } = tracer;
+const fault = (id: string) => model.faults.find((f) => f.id === id)!;
+
+describe('the events of a job in order', () => {
+  const a = reading('battery-rest', 12.5);
+  const b = reading('points-drop', 6);
+  it('a reading knows which repairs came before it', () => {
+    const story = tell([a, fix('points.dress'), b, fix('condenser.replace')]);
+    expect(story.readings.map((r) => [...r.repaired])).toEqual([[], ['points.dress']]);
+    expect([...story.repaired]).toEqual(['points.dress', 'condenser.replace']);
+  });
+  it('a correction stands where the corrected reading stood, however late it is made', () => {
+    if (a.type !== 'reading') throw new Error();
+    const late = reading('battery-rest', 11.2, { supersedes: a.reading.id });
+    const story = tell([a, fix('battery.charge'), late]);
+    expect(story.readings).toHaveLength(1);
+    expect(story.readings[0]!.repaired.size).toBe(0);
+    expect(story.readings[0]!.reading.value).toEqual({ kind: 'number', value: 11.2 });
+  });
+  it('a correction of a correction leaves one', () => {
+    if (a.type !== 'reading') throw new Error();
+    const second = reading('battery-rest', 12, { supersedes: a.reading.id });
+    if (second.type !== 'reading') throw new Error();
+    const third = reading('battery-rest', 12.3, { supersedes: second.reading.id });
+    expect(tell([a, second, third]).readings.map((r) => r.reading.value)).toEqual([{ kind: 'number', value: 12.3 }]);
+  });
+});
+
+describe('what is thought before any reading', () => {
+  it('leaves room for two faults, a sound trail and the unknown', () => {
+    const sum = singles(model, noFire).reduce((s, h) => s + h.prior, 0);
+    expect(sum + SHARES.pairs + SHARES.sound + SHARES.outside).toBeCloseTo(1, 9);
+  });
+  it('pairs never join two ways of failing of one part, nor count a pair twice', () => {
+    const two = pairs(model, noFire, model.faults.slice(0, 8), model.faults.slice(0, 8));
+    for (const h of two) expect(h.faults[0]!.part.id).not.toBe(h.faults[1]!.part.id);
+    expect(new Set(two.map((h) => h.id)).size).toBe(two.length);
+  });
+  it('a pair is far rarer than either of its faults', () => {
+    const [pair] = pairs(model, noFire, [fault('points.burnt')], [fault('ballast.open')]);
+    const single = singles(model, noFire).find((h) => h.id === 'ballast.open')!;
+    expect(pair!.prior).toBeLessThan(single.prior / 10);
+    expect(pair!.prior).toBeGreaterThan(0);
+  });
+});
+
+describe('the complaint as the first reading', () => {
+  const says = (symptom: Complaint['symptom'], id?: string) => {
+    const scenes = weigher.ensemble(id ? [fault(id)] : []).scenes;
+    return scenes.reduce((s, scene) => s + complaintLikelihood(scene, { ...noFire, symptom }), 0) / scenes.length;
+  };
+  it.each(['points.closed-up', 'fuse.blown', 'coil.primary-open', 'cap.tracked', 'plugs.fouled', 'rotor.punched'])(
+    '%s brings "will not fire"',
+    (id) => {
+      expect(says('no-fire', id)).toBeGreaterThan(0.5);
+      expect(says('misses', id)).toBeLessThan(0.3);
+    },
+  );
+  it.each(['plug-2.fouled', 'lead-4.open', 'plug-6.wide'])('%s brings "misses"', (id) => {
+    expect(says('misses', id)).toBeGreaterThan(0.4);
+    expect(says('no-fire', id)).toBeLessThan(0.2);
+  });
+  it('a sound machine brings no complaint', () => {
+    for (const symptom of ['no-fire', 'dies', 'misses', 'hard-start'] as const) expect(says(symptom)).toBeLessThan(0.2);
+  });
+  it('"cranks" speaks against a battery that cannot crank', () => {
+    expect(says('no-fire', 'battery.tired')).toBeLessThan(says('hard-start', 'battery.tired'));
+  });
+  it('is always possible, so that one word never rules out the truth', () => {
+    for (const f of model.faults) expect(says('no-fire', f.id), f.id).toBeGreaterThan(0);
+  });
+});
+
+describe('was the fault there?', () => {
+  const hot: Complaint = { ...noFire, pattern: 'hot' };
+  it.each([
+    [noFire, 'unknown', 'unknown', 1],
+    [noFire, 'unknown', 'no', 0.02],
+    [hot, 'cold', 'yes', 1],
+    [hot, 'hot', 'no', 0.02],
+  ] as const)('%#', (complaint, warmth, faultPresent, expected) => {
+    expect(shows(complaint, { warmth, faultPresent })).toBe(expected);
+  });
+  it('a hot part is likelier to show a heat fault than a cold one', () => {
+    const at = (warmth: 'hot' | 'cold' | 'unknown') => shows(hot, { warmth, faultPresent: 'unknown' });
+    expect(at('hot')).toBeGreaterThan(at('unknown'));
+    expect(at('unknown')).toBeGreaterThan(at('cold'));
+  });
+  it('the pattern raises what it suits and lowers the rest', () => {
+    expect(patternWeight(hot, fault('condenser.open'))).toBeGreaterThan(1);
+    expect(patternWeight(hot, fault('points.burnt'))).toBeLessThan(1);
+    expect(patternWeight({ ...noFire, pattern: 'damp' }, fault('cap.damp'))).toBeGreaterThan(1);
+    expect(patternWeight(noFire, fault('cap.damp'))).toBe(1);
+  });
+});
