@@ -18,8 +18,8 @@ describe('from complaint to card', () => {
     await page.keyboard.press('n');
     await sees(page, 'Which machine');
     await tabTo(page, 'Grey saloon');
-    await page.keyboard.press('ArrowDown');
-    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowDown', { delay: 60 });
+    await page.keyboard.press('ArrowDown', { delay: 60 });
     await tabTo(page, 'Cranks, will not fire');
     await page.keyboard.press('Space');
     await tabTo(page, 'All the time');

@@ -61,7 +61,7 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
       (all) => all.map((e) => (e as HTMLElement).innerText),
     );
     await page.keyboard.press('Space');
-    for (let i = 0; i < words.indexOf(text); i++) await page.keyboard.press('ArrowDown');
+    for (let i = 0; i < words.indexOf(text); i++) await page.keyboard.press('ArrowDown', { delay: 60 });
     await page.keyboard.press('Tab');
     await page.keyboard.press('Enter');
   }

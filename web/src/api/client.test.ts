@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { call } from './client.ts';
-import type { ApiProblem} from './problem.ts';
+import type { ApiProblem } from './problem.ts';
 import { problemOf } from './problem.ts';
 
 const answers = (response: Response | Error) => {
