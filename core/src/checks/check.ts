@@ -1,7 +1,7 @@
 import type { NodeName } from '../network/index.ts';
 import type { MachineState } from '../parts/index.ts';
 import type { Layout, Scene, SparkPlace } from '../layouts/index.ts';
-import type { InstrumentId } from '../instruments/instrument.ts';
+import type { InstrumentId } from '../instruments/ids.ts';
 
 /** Where an instrument is put. `live` and `earth` are by role: the colour of the lead follows the earth polarity. */
 export type Probe =

@@ -1,4 +1,5 @@
-import type { Instrument, InstrumentId } from './instrument.ts';
+import type { InstrumentId } from './ids.ts';
+import type { Instrument } from './instrument.ts';
 import { ledLamp, testLamp } from './lamps.ts';
 import { ohmmeter } from './ohmmeter.ts';
 import { capacitanceMeter, eyes, feelerGauge } from './plain.ts';
@@ -19,4 +20,5 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
 export { fromRuler, rulerScale, toRuler, twoWords } from './instrument.ts';
 export { meterVolts } from './voltmeter.ts';
 export { sparkWords } from './sparkTester.ts';
-export type { Instrument, InstrumentId, Outcome } from './instrument.ts';
+export type { InstrumentId } from './ids.ts';
+export type { Instrument, Outcome } from './instrument.ts';

@@ -1,13 +1,11 @@
 import type { Dimension } from '../quantity/index.ts';
 import type { Scene } from '../layouts/index.ts';
 import type { Check } from '../checks/check.ts';
+import type { InstrumentId } from './ids.ts';
 
 /** What an instrument would show, before its own error. Numbers are SI; an open circuit is Infinity. */
 export type Outcome =
   { kind: 'number'; value: number } | { kind: 'category'; shares: Readonly<Record<string, number>> };
-
-export type InstrumentId =
-  'voltmeter' | 'ohmmeter' | 'test lamp' | 'LED lamp' | 'spark tester' | 'feeler gauge' | 'capacitance meter' | 'eyes';
 
 /** One kind of instrument, one file. */
 export interface Instrument {

@@ -1,6 +1,6 @@
 import { meltingAmps, OPEN_OHMS, PARTS, type PartInstance } from '../parts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
-import type { Layout, LayoutKind, MachineParams, Station } from './layout.ts';
+import type { Known, Layout, LayoutKind, MachineParams, Station } from './layout.ts';
 import { pointsSpark } from './pointsSpark.ts';
 import { Scene } from './scene.ts';
 
@@ -179,7 +179,7 @@ function settle(layout: () => Layout, params: MachineParams): MachineParams {
   return amps > meltingAmps(own['ratedAmps']!) ? { ...params, fuse: { ...own, ohms: OPEN_OHMS } } : params;
 }
 
-function crankingShare(scene: Scene): number {
+function crankingShare(scene: Known): number {
   const at = scene.solve({ key: 'crank', points: 'closed' });
   return Math.abs(at.volts('main') - at.volts('block')) / scene.layout.fit.volts;
 }

@@ -1,7 +1,6 @@
-import type { NodeName } from '../network/index.ts';
+import type { NodeName, OperatingPoint } from '../network/index.ts';
 import type { MachineState, PartInstance, PartParams } from '../parts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
-import type { Scene } from './scene.ts';
 
 export interface Station {
   readonly id: string;
@@ -24,6 +23,13 @@ export interface Spark {
   readonly joules: number;
 }
 
+/** One machine with all figures known, as far as a layout needs it. */
+export interface Known {
+  readonly layout: Layout;
+  readonly params: MachineParams;
+  solve(state: MachineState): OperatingPoint;
+}
+
 export interface Layout {
   readonly kind: string;
   readonly fit: FitOut;
@@ -33,9 +39,9 @@ export interface Layout {
   readonly nodeNames: Readonly<Record<NodeName, string>>;
   /** What follows from a fault before anyone measures: a short that has melted its fuse. */
   readonly settle: (params: MachineParams) => MachineParams;
-  readonly spark: (scene: Scene, place: SparkPlace, state: MachineState, cylinder: number, gapMetres?: number) => Spark;
+  readonly spark: (scene: Known, place: SparkPlace, state: MachineState, cylinder: number, gapMetres?: number) => Spark;
   /** Volts left for the whole machine while the starter turns, over the nominal voltage. */
-  readonly crankingShare: (scene: Scene) => number;
+  readonly crankingShare: (scene: Known) => number;
 }
 
 /** A kind of trail: builds a layout from what the machine has. One file each. */

@@ -8,8 +8,7 @@ import {
   WRONG_POLARITY,
 } from '../ignition/index.ts';
 import { OPEN_OHMS, type MachineState } from '../parts/index.ts';
-import type { Spark, SparkPlace } from './layout.ts';
-import type { Scene } from './scene.ts';
+import type { Known, Spark, SparkPlace } from './layout.ts';
 
 /** Crank speed while the starter turns a sound engine, and at a fast idle, rev/min. */
 const CRANKING_RPM = 180;
@@ -19,7 +18,7 @@ const closed = (s: MachineState): MachineState => ({ ...s, points: 'closed' });
 const open = (s: MachineState): MachineState => ({ ...s, points: 'open' });
 
 /** Amperes the coil loses when the points open. */
-function interruption(scene: Scene, state: MachineState) {
+function interruption(scene: Known, state: MachineState) {
   const dwell = scene.params['points']!['dwellDegrees']!;
   const rpm = state.key === 'run' ? RUNNING_RPM : CRANKING_RPM;
   const on = scene.solve(closed(state));
@@ -33,7 +32,7 @@ function interruption(scene: Scene, state: MachineState) {
 }
 
 /** Resistance of the loop the coil's current meets: the coil and everything outside it. */
-function loop(scene: Scene, state: MachineState, coilOhms: number): number {
+function loop(scene: Known, state: MachineState, coilOhms: number): number {
   const on = scene.solve(closed(state));
   const drop = Math.abs(on.volts('coil+') - on.volts('coil-'));
   const source = Math.abs(on.volts('post'));
@@ -49,7 +48,7 @@ function pathTo(place: SparkPlace, cylinder: number): string[] {
 }
 
 /** Volts a place asks of the coil, before the gaps on the way there. */
-function asked(scene: Scene, place: SparkPlace, cylinder: number, gapMetres?: number): number {
+function asked(scene: Known, place: SparkPlace, cylinder: number, gapMetres?: number): number {
   if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
   const gap = scene.params[`plug-${cylinder}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!;
   // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
@@ -59,7 +58,7 @@ function asked(scene: Scene, place: SparkPlace, cylinder: number, gapMetres?: nu
 
 /** What the coil can raise at a place against what is asked there: battery, coil and breaker points. */
 export function pointsSpark(
-  scene: Scene,
+  scene: Known,
   place: SparkPlace,
   state: MachineState,
   cylinder: number,

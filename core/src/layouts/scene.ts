@@ -1,11 +1,11 @@
 import { solveOperatingPoint, type Element, type NodeName, type OperatingPoint } from '../network/index.ts';
 import type { MachineState } from '../parts/index.ts';
-import type { Layout, MachineParams } from './layout.ts';
+import type { Known, Layout, MachineParams } from './layout.ts';
 
 const keyOf = (s: MachineState) => `${s.key}|${s.points}|${s.unplugged?.join() ?? ''}|${s.clipped?.join() ?? ''}`;
 
 /** A machine in the state in which an instrument finds it, all figures known. Solutions are kept by state. */
-export class Scene {
+export class Scene implements Known {
   readonly layout: Layout;
   readonly params: MachineParams;
   private readonly solutions: Map<string, OperatingPoint>;

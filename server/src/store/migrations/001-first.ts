@@ -1,4 +1,4 @@
-import type { Migration } from './index.ts';
+import type { Migration } from './migration.ts';
 
 export const first: Migration = {
   name: '001-first',

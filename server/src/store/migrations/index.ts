@@ -1,12 +1,7 @@
 import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { first } from './001-first.ts';
-
-export interface Migration {
-  readonly name: string;
-  /** Statements in order. Written out, because the query interface rebuilds tables and drops their checks. */
-  readonly up: readonly string[];
-}
+import type { Migration } from './migration.ts';
 
 const MIGRATIONS: readonly Migration[] = [first];
 

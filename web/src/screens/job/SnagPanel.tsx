@@ -41,7 +41,7 @@ export function SnagPanel({ stored }: { stored: StoredJob }) {
     if (await put({ id: crypto.randomUUID(), what, weight, done: false })) clear();
   }
   return (
-    <section className="card grid gap-3 p-4" aria-label="Snags">
+    <section className="card grid content-start gap-3 p-4" aria-label="Snags">
       <h2 className="text-lg">Snags: noticed and left alone</h2>
       <ul className="grid gap-1">
         {bySeverity(stored.snags).map((s) => (
