@@ -1,5 +1,10 @@
 export { solveOperatingPoint } from './operatingPoint.ts';
 export { floatingNodes } from './grounding.ts';
 export { filamentOhms } from './elements/index.ts';
+export { solveTransient, type Transient, type TransientFailure, type TransientOptions } from './transient/transient.ts';
+export { measure, valueAt, type Measured, type Trace as RecordedTrace } from './transient/measure.ts';
+export { breaksOf, threePhases, waveAt, type Waveform } from './transient/waveform.ts';
+export { readNetlist, type Analysis, type Netlist, type NetlistProblem, type NetlistResult } from './spice/read.ts';
+export { writeNetlist, type WriteResult } from './spice/write.ts';
 export { GROUND } from './types.ts';
 export type * from './types.ts';

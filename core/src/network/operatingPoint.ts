@@ -19,11 +19,15 @@ interface Unknowns {
   size: number;
 }
 
+/** Every node that an element touches or looks at. */
+export const nodesOf = (e: Element): NodeName[] =>
+  e.type === 'controlled' ? [e.a, e.b, e.controlA, e.controlB] : [e.a, e.b];
+
 function number(elements: readonly Element[]): Unknowns {
   const nodes = new Map<NodeName, number>();
   const branches = new Map<string, number>();
   for (const e of elements)
-    for (const node of [e.a, e.b]) if (node !== GROUND && !nodes.has(node)) nodes.set(node, nodes.size);
+    for (const node of nodesOf(e)) if (node !== GROUND && !nodes.has(node)) nodes.set(node, nodes.size);
   for (const e of elements) if (modelOf(e).branch) branches.set(e.id, nodes.size + branches.size);
   return { nodes, branches, size: nodes.size + branches.size };
 }
@@ -62,13 +66,23 @@ class Assembly implements Stamper {
     if (i >= 0) this.rhs[i]! -= amps;
     if (j >= 0) this.rhs[j]! += amps;
   }
-  branch(id: string, a: NodeName, b: NodeName, volts: number): void {
+  branch(
+    id: string,
+    a: NodeName,
+    b: NodeName,
+    volts: number,
+    control?: { a: NodeName; b: NodeName; gain: number },
+  ): void {
     const k = this.unknowns.branches.get(id)!;
     const [i, j] = [this.row(a), this.row(b)];
     this.add(i, k, 1);
     this.add(j, k, -1);
     this.add(k, i, 1);
     this.add(k, j, -1);
+    if (control) {
+      this.add(k, this.row(control.a), -control.gain);
+      this.add(k, this.row(control.b), control.gain);
+    }
     this.rhs[k] = volts;
   }
   leak(): void {

@@ -1,3 +1,5 @@
+import type { Waveform } from './transient/waveform.ts';
+
 /** A node's name. `'0'` is ground: the battery's earth post on a machine, the chassis in a reference circuit. */
 export type NodeName = string;
 export const GROUND: NodeName = '0';
@@ -16,6 +18,8 @@ export interface VoltageSource {
   a: NodeName;
   b: NodeName;
   volts: number;
+  /** How it moves in a transient; `volts` is its value at the operating point. */
+  wave?: Waveform;
 }
 /** Drives `amps` through itself from `a` to `b`: it takes current out of `a` and puts it into `b`. */
 export interface CurrentSource {
@@ -33,6 +37,8 @@ export interface Switch {
   closed: boolean;
   onOhms: number;
   offOhms: number;
+  /** Worked by a voltage: closes above `closesAt`, opens below `opensAt`, volts. */
+  control?: { a: NodeName; b: NodeName; closesAt: number; opensAt: number };
 }
 /** Shockley junction with series resistance, anode `a`; 27 °C. */
 export interface Diode {
@@ -53,6 +59,30 @@ export interface Filament {
   hotOhms: number;
   ratedVolts: number;
 }
+/**
+ * A gap that stands off `strikeVolts`, then burns as an arc of `arcVolts` and `arcOhms` until its current falls below
+ * `holdAmps`. At the operating point it is open.
+ */
+export interface Gap {
+  type: 'gap';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  strikeVolts: number;
+  arcVolts: number;
+  arcOhms: number;
+  holdAmps: number;
+}
+/** v(a) − v(b) = gain · (v(controlA) − v(controlB)). */
+export interface ControlledVoltage {
+  type: 'controlled';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  controlA: NodeName;
+  controlB: NodeName;
+  gain: number;
+}
 /** At the operating point an inductor is a short and a capacitor is open. */
 export interface Inductor {
   type: 'inductor';
@@ -60,6 +90,7 @@ export interface Inductor {
   a: NodeName;
   b: NodeName;
   henries: number;
+  initialAmps?: number;
 }
 export interface Capacitor {
   type: 'capacitor';
@@ -67,9 +98,24 @@ export interface Capacitor {
   a: NodeName;
   b: NodeName;
   farads: number;
+  initialVolts?: number;
 }
 
-export type Element = Resistor | VoltageSource | CurrentSource | Switch | Diode | Filament | Inductor | Capacitor;
+export type Element =
+  Resistor | VoltageSource | CurrentSource | Switch | Diode | Filament | Inductor | Capacitor | ControlledVoltage | Gap;
+
+/** Two inductors that share flux: M = k·√(L₁L₂), dotted at their first nodes. */
+export interface Coupling {
+  id: string;
+  first: string;
+  second: string;
+  k: number;
+}
+/** Elements with the couplings between their inductors. */
+export interface Circuit {
+  readonly elements: readonly Element[];
+  readonly couplings: readonly Coupling[];
+}
 
 /** A solved operating point. `amps(id)` flows from the element's first node to its second, inside it. */
 export interface OperatingPoint {

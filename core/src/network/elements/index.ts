@@ -1,5 +1,6 @@
 import type { Element } from '../types.ts';
 import type { ElementModel } from './model.ts';
+import { controlledVoltage, gap } from './controlled.ts';
 import { diode } from './diode.ts';
 import { filament } from './filament.ts';
 import { capacitor, inductor } from './reactive.ts';
@@ -16,6 +17,8 @@ const MODELS = {
   filament,
   inductor,
   capacitor,
+  controlled: controlledVoltage,
+  gap,
 } as const;
 
 /** The one place that lists the kinds of element. */

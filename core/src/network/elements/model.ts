@@ -7,8 +7,14 @@ export interface Stamper {
   conductance(a: NodeName, b: NodeName, siemens: number): void;
   /** A current `amps` that leaves `a` and enters `b`. */
   current(a: NodeName, b: NodeName, amps: number): void;
-  /** Branch row of an ideal source: v(a) − v(b) = volts. */
-  branch(id: string, a: NodeName, b: NodeName, volts: number): void;
+  /** Branch row of an ideal source: v(a) − v(b) − gain·(v(control a) − v(control b)) = volts. */
+  branch(
+    id: string,
+    a: NodeName,
+    b: NodeName,
+    volts: number,
+    control?: { a: NodeName; b: NodeName; gain: number },
+  ): void;
 }
 
 /** What an element is to the solver. One kind of element, one file, one of these. */
