@@ -1,11 +1,5 @@
 export * from './quantity/index.ts';
-export {
-  floatingNodes,
-  solveOperatingPoint,
-  type Element,
-  type OperatingPoint,
-  type SolveResult,
-} from './network/index.ts';
+export * from './network/index.ts';
 export { OPENING_MINUTES, type CautionId, type Check, type Opening } from './checks/index.ts';
 export { fromRuler, INSTRUMENTS, toRuler, type InstrumentId } from './instruments/index.ts';
 export type { Layout, Station } from './layouts/index.ts';
@@ -28,3 +22,5 @@ export { settingsOf, timingShift, type SetFigure } from './setup/settings.ts';
 export { absurd } from './tracing/plausible.ts';
 export { readTyped, wordsOf, type TypedReading } from './tracing/readTyped.ts';
 export * from './views/views.ts';
+export { machineCircuit, type CircuitResult } from './views/circuit.ts';
+export type { MachineState } from './parts/index.ts';

@@ -83,6 +83,17 @@ describe('one job by the API alone', () => {
     expect(plates.find((p) => p.id === 'coil.primaryOhms')).toMatchObject({ source: 'typical' });
   });
 
+  it('writes a machine as a circuit that any simulator reads', async () => {
+    const id = await newMachine();
+    const { text } = await s.api
+      .get(`/api/machines/${id}/circuit.cir?key=on&points=closed&fault=points.burnt`)
+      .expect(200);
+    expect(text).toMatch(/^\* Test car, key on, points closed, Points burnt or dirty\n/);
+    expect(text).toContain('\n.op\n');
+    isProblem(await s.api.get(`/api/machines/${id}/circuit.cir?fault=boiler.cold`).expect(404));
+    isProblem(await s.api.get(`/api/machines/${id}/circuit.cir?points=sideways`).expect(422));
+  });
+
   it('a changed plate value changes the expected reading', async () => {
     const id = await newMachine();
     const well = async () =>

@@ -38,6 +38,12 @@ const CALLS: readonly Call[] = [
   { method: 'get', path: '/api/machines/{id}/checks', summary: 'Its checks, with expected readings' },
   { method: 'get', path: '/api/machines/{id}/plates', summary: 'Its plate values in force' },
   { method: 'get', path: '/api/machines/{id}/export', summary: 'Machine and jobs as .pondu.json' },
+  {
+    method: 'get',
+    path: '/api/machines/{id}/circuit.cir',
+    summary: 'The machine in one state as a SPICE netlist',
+    query: schemas.circuitQuerySchema,
+  },
   { method: 'get', path: '/api/jobs', summary: 'All jobs' },
   { method: 'post', path: '/api/jobs', summary: 'Open a job', sends: schemas.newJobSchema },
   { method: 'get', path: '/api/jobs/{id}', summary: 'One job with its events and snags' },

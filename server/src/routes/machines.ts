@@ -1,9 +1,11 @@
-import { checkView, platesView, ruler, tracerFor } from '@pondu/core';
+import { checkView, machineCircuit, platesView, ruler, tracerFor } from '@pondu/core';
 import { machineBodySchema } from '@pondu/core/schema';
 import { Router } from 'express';
-import { body, expectedVersion, param } from '../http/request.ts';
+import { notFound } from '../http/problem.ts';
+import { body, expectedVersion, param, query } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
+import { circuitQuerySchema } from './schemas.ts';
 import { createMachine, getMachine, listMachines, setMachineDeleted, updateMachine } from '../store/machines.ts';
 
 export function machineRoutes(store: Store): Router {
@@ -42,6 +44,15 @@ export function machineRoutes(store: Store): Router {
     const { machine } = await getMachine(store, param(req, 'id'));
     const { model } = tracerFor(machine, (await readHouse(store)).house);
     res.json(platesView(model));
+  });
+  /** The machine in one state as a SPICE netlist, for anyone to check. */
+  routes.get('/:id/circuit.cir', async (req, res) => {
+    const { key, points, fault } = query(req, circuitQuerySchema);
+    const { machine } = await getMachine(store, param(req, 'id'));
+    const { model } = tracerFor(machine, (await readHouse(store)).house);
+    const circuit = machineCircuit(machine.name, model, { key, points }, fault);
+    if (!circuit.ok) throw notFound('way of failing on this machine', fault ?? '');
+    res.type('text/plain').attachment('machine.cir').send(circuit.text);
   });
   return routes;
 }

@@ -53,3 +53,10 @@ export const newSettingSchema = settingSchema
 export const newSnagSchema = snagSchema.omit({ id: true, at: true }).extend({ id: clientId }).meta({ id: 'NewSnag' });
 export const closeSchema = z.object({ because: z.string().trim().max(400).default('') }).meta({ id: 'CloseJob' });
 export const conditionsQuerySchema = conditionsSchema;
+
+/** A state of the machine, and a fault to put in, for its circuit. */
+export const circuitQuerySchema = z.object({
+  key: z.enum(['off', 'on', 'crank', 'run']).default('on'),
+  points: z.enum(['open', 'closed']).default('closed'),
+  fault: z.string().max(80).optional(),
+});

@@ -59,7 +59,8 @@ export function measure(
     squares += (h * (a * a + a * b + b * b)) / 3;
   }
   const span = to - from;
-  const [max, min] = [Math.max(...v), Math.min(...v)];
+  let [max, min] = [-Infinity, Infinity];
+  for (const value of v) [max, min] = [Math.max(max, value), Math.min(min, value)];
   return {
     max,
     min,

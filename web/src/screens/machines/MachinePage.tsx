@@ -11,6 +11,8 @@ import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { complaintWords, STAGE_LABELS } from '../../words/complaint.ts';
+import { useModel } from '../../tracer/useTracer.ts';
+import { CircuitPanel } from './CircuitPanel.tsx';
 import { fitOutWords } from './fitOutWords.ts';
 import { MachineForm } from './MachineForm.tsx';
 import { PlateTable } from './PlateTable.tsx';
@@ -20,6 +22,7 @@ export function MachinePage() {
   const stored = useMachine(id);
   const house = useHouse();
   const jobs = useJobs();
+  const model = useModel(stored.data?.machine, house.data?.house);
   const [editing, setEditing] = useState(false);
   const { mutate } = useSWRConfig();
   const go = useNavigate();
@@ -107,6 +110,7 @@ export function MachinePage() {
             </ul>
           </section>
         )}
+        {model.data && <CircuitPanel machineId={stored.data.id} faults={model.data.faults} />}
       </div>
     </div>
   );

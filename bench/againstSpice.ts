@@ -1,0 +1,111 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildModel, machineCircuit, measure, readNetlist, solveOperatingPoint, solveTransient } from '@pondu/core';
+import { houseSchema, machineBodySchema, type FitOut } from '@pondu/core/schema';
+import { ngspice } from './ngspice.ts';
+
+/** Volts below which a difference is the solvers' own leakage, not the circuit's. */
+const NOISE_VOLTS = 1e-4;
+const STATIC_GOAL = 1e-3;
+const PEAK_GOAL = 1e-2;
+
+const fit = (change: Partial<FitOut>): FitOut => ({
+  layout: 'battery-points',
+  volts: 12,
+  earth: 'negative',
+  cylinders: 6,
+  ballast: 'external',
+  fused: true,
+  marine: false,
+  compressionRatio: 8,
+  ...change,
+});
+const FIT_OUTS: readonly [string, FitOut][] = [
+  ['12 V, ballast', fit({})],
+  ['12 V, ballast bypassed while cranking', fit({ ballast: 'bypassed' })],
+  ['12 V, no ballast', fit({ ballast: 'none', cylinders: 4 })],
+  ['6 V, positive earth', fit({ volts: 6, earth: 'positive', ballast: 'none', fused: false, cylinders: 4 })],
+];
+const STATES = (['off', 'on', 'crank'] as const).flatMap((key) =>
+  (['open', 'closed'] as const).map((points) => ({ key, points })),
+);
+
+interface Difference {
+  share: number;
+  at: string;
+}
+const worse = (a: Difference, b: Difference): Difference => (b.share > a.share ? b : a);
+
+/** Largest difference of any node between our operating point and ngspice's, as a share of the larger. */
+function operatingPoints(text: string, where: string): Difference {
+  const read = readNetlist(text);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  const own = solveOperatingPoint(read.netlist.elements);
+  if (!own.ok) throw new Error(`${where}: ${own.code}`);
+  const floating = new Set(own.floating);
+  let worst: Difference = { share: 0, at: '' };
+  for (const [name, values] of ngspice(text).columns) {
+    const node = /^v\((.*)\)$/.exec(name)?.[1];
+    if (node === undefined || floating.has(node)) continue;
+    const [mine, theirs] = [own.volts(node), values[0]!];
+    const share =
+      Math.max(0, Math.abs(mine - theirs) - NOISE_VOLTS) / Math.max(Math.abs(mine), Math.abs(theirs), 1e-12);
+    worst = worse(worst, { share, at: `${where}, ${node}: ${mine} against ${theirs}` });
+  }
+  return worst;
+}
+
+/** Largest difference of the peak of any quantity in a reference transient. */
+function peaks(name: string, text: string): Difference {
+  const read = readNetlist(text);
+  if (!read.ok || read.netlist.analysis.kind !== 'tran') return { share: 0, at: '' };
+  const { until, fromInitial } = read.netlist.analysis;
+  const run = solveTransient(read.netlist, { until, fromInitial });
+  if (!run.ok) throw new Error(`${name}: ${run.code}`);
+  const { columns } = ngspice(text);
+  const at = columns.get('time')!;
+  let worst: Difference = { share: 0, at: '' };
+  for (const [quantity, values] of columns) {
+    const node = /^v\((.*)\)$/.exec(quantity)?.[1];
+    if (node === undefined) continue;
+    const [mine, theirs] = [measure({ at: run.at, values: run.volts(node) }).peak, measure({ at, values }).peak];
+    if (theirs > NOISE_VOLTS)
+      worst = worse(worst, {
+        share: Math.abs(mine - theirs) / theirs,
+        at: `${name}, ${node}: ${mine} against ${theirs}`,
+      });
+  }
+  return worst;
+}
+
+let missed = 0;
+function report(label: string, worst: Difference, goal: number): void {
+  if (worst.share > goal) missed++;
+  console.log(
+    `${worst.share <= goal ? 'ok  ' : 'MISS'} ${label}: ${(100 * worst.share).toFixed(4)} %${worst.share > goal ? `  (${worst.at})` : ''}`,
+  );
+}
+
+const house = houseSchema.parse({});
+for (const [label, fitOut] of FIT_OUTS) {
+  const model = buildModel(machineBodySchema.parse({ name: label, kind: 'car', fitOut }), house);
+  const faults = [undefined, ...model.faults.filter((f) => !f.part.apart).map((f) => f.id)];
+  for (const state of STATES) {
+    let worst: Difference = { share: 0, at: '' };
+    for (const fault of faults) {
+      const circuit = machineCircuit(label, model, state, fault);
+      if (!circuit.ok) throw new Error(circuit.code);
+      worst = worse(worst, operatingPoints(circuit.text, fault ?? 'sound'));
+    }
+    report(
+      `${label}, key ${state.key}, points ${state.points}, sound and ${faults.length - 1} faults`,
+      worst,
+      STATIC_GOAL,
+    );
+  }
+}
+const folder = join(import.meta.dirname, '../core/src/network/references');
+for (const file of readdirSync(folder).filter((f) => f.includes('_tran_') && f.endsWith('.cir')))
+  report(`${file}, peaks`, peaks(file, readFileSync(join(folder, file), 'utf8')), PEAK_GOAL);
+console.log(missed ? `${missed} missed their goal` : 'all within their goals');
+process.exit(missed ? 1 : 0);

@@ -1,0 +1,39 @@
+import { filamentOhms, solveOperatingPoint, writeNetlist, type Element } from '../network/index.ts';
+import { Scene } from '../layouts/index.ts';
+import type { MachineState } from '../parts/index.ts';
+import { drawSound, withFault } from '../tracing/draw.ts';
+import type { Model } from '../tracing/model.ts';
+
+export type CircuitResult =
+  | { ok: true; text: string; elements: readonly Element[] }
+  | { ok: false; code: 'unknown-fault' | 'not-solved' | 'cannot-be-written' };
+
+/** Every figure in the middle of its band. */
+const MIDDLE = () => 0.5;
+
+/**
+ * This machine in one state as a SPICE netlist, its figures in the middle of their bands, sound or with one fault of
+ * middle severity. Lamps are written as the resistors that they are at this operating point.
+ */
+export function machineCircuit(title: string, model: Model, state: MachineState, faultId?: string): CircuitResult {
+  const fault = model.faults.find((f) => f.id === faultId);
+  if (faultId !== undefined && !fault) return { ok: false, code: 'unknown-fault' };
+  const sound = drawSound(model, MIDDLE);
+  const scene = new Scene(model.layout, fault ? withFault(model, sound, fault, MIDDLE()) : sound);
+  const elements = scene.elements(state);
+  const at = solveOperatingPoint(elements);
+  if (!at.ok) return { ok: false, code: 'not-solved' };
+  const lampOhms = (id: string): number => {
+    const lamp = elements.find((e) => e.id === id);
+    if (lamp?.type !== 'filament') throw new RangeError(`No filament "${id}"`);
+    return filamentOhms(lamp, at.volts(lamp.a) - at.volts(lamp.b));
+  };
+  const words = [
+    title,
+    `key ${state.key}`,
+    `points ${state.points}`,
+    fault ? `${fault.part.label} ${fault.mode.label}` : 'sound',
+  ];
+  const written = writeNetlist(words.join(', '), { elements, couplings: [] }, { kind: 'op' }, lampOhms);
+  return written.ok ? { ok: true, text: written.text, elements } : { ok: false, code: 'cannot-be-written' };
+}
