@@ -14,7 +14,7 @@ export default defineConfig({
           testTimeout: 20_000,
         },
       },
-      { test: { name: 'web', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom' } },
+      { test: { name: 'web', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom', testTimeout: 30_000 } },
       {
         test: {
           name: 'e2e',

@@ -231,7 +231,7 @@ describe('laws that hold on any network', () => {
         for (let k = 1; k <= last; k++) {
           const joules = ((vs[k]! * is[k]! + vs[k - 1]! * is[k - 1]!) / 2) * (t.at[k]! - t.at[k - 1]!);
           given -= joules;
-          // What goes to and fro between source and coils counts for the error too.
+          // What goes to and fro between the source and the coils counts for the error too.
           moved += Math.abs(joules);
         }
         expect(Math.abs(given - stored - burnt)).toBeLessThan(0.01 * moved + 1e-9);

@@ -7,7 +7,7 @@ import { breaksOf } from './waveform.ts';
 export interface TransientOptions {
   /** Seconds to run. */
   until: number;
-  /** Longest step, seconds; a fiftieth of the run unless given. */
+  /** Longest step, seconds; a fiftieth of the run, or of a sine's period, at most. */
   longest?: number;
   /** Start from the given initial values instead of the operating point. */
   fromInitial?: boolean;
@@ -36,6 +36,8 @@ const EVENT_SHARE = 2e-5;
 /** Steps of backward Euler after a break: they damp what trapezoids would let ring. */
 const DAMPED_STEPS = 2;
 const DEFAULT_RELATIVE = 2e-4;
+/** A sine is not a memory, so no error tells that it was stepped over: at least so many steps to its period. */
+const STEPS_A_PERIOD = 50;
 
 /**
  * Transient analysis by trapezoidal steps, each as long as its error allows, breaking at the corners of sources and
@@ -67,7 +69,11 @@ class Run {
     this.circuit = circuit;
     this.c = new Compiled(circuit);
     this.until = options.until;
-    this.longest = Math.min(options.longest ?? Infinity, options.until / 50);
+    this.longest = Math.min(
+      options.longest ?? Infinity,
+      options.until / 50,
+      ...this.periods().map((p) => p / STEPS_A_PERIOD),
+    );
     this.relative = options.relative ?? DEFAULT_RELATIVE;
     this.fromInitial = options.fromInitial ?? false;
     this.matrix = new Float64Array(this.c.size ** 2);
@@ -145,6 +151,10 @@ class Run {
     this.accept(0, x, this.memory);
     this.history = [];
     return undefined;
+  }
+
+  private periods(): number[] {
+    return this.c.sources.flatMap(({ e }) => (e.wave?.kind === 'sine' && e.wave.hertz > 0 ? [1 / e.wave.hertz] : []));
   }
 
   private breaks(): number[] {
