@@ -18,7 +18,7 @@ export { traceCauses, type Causes, type JudgedCause } from './tracing/causes.ts'
 export { tell } from './tracing/events.ts';
 export { faultShares } from './tracing/suspects.ts';
 export { proven, proveOut, type Proof, type ProofState } from './proving/proveOut.ts';
-export { settingsOf, timingShift, type SetFigure } from './setup/settings.ts';
+export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { absurd } from './tracing/plausible.ts';
 export { readTyped, wordsOf, type TypedReading } from './tracing/readTyped.ts';
 export * from './views/views.ts';

@@ -23,10 +23,3 @@ export function settingsOf(model: Model, events: readonly JobEvent[]): SetFigure
     return [{ plate, label, setting, within: setting && setting.leftAt >= plate.low && setting.leftAt <= plate.high }];
   });
 }
-
-/**
- * Degrees at the crank that the timing moves when dwell changes: a wider gap opens earlier. On a four-stroke with a
- * symmetrical cam one degree of dwell at the distributor is about one at the crank: half of it at the opening edge,
- * times two for the crank. Positive is later.
- */
-export const timingShift = (dwellBefore: number, dwellAfter: number): number => dwellAfter - dwellBefore;
