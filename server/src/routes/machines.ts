@@ -52,7 +52,7 @@ export function machineRoutes(store: Store): Router {
     const { model } = tracerFor(machine, (await readHouse(store)).house);
     const circuit = machineCircuit(machine.name, model, { key, points }, fault);
     if (!circuit.ok) throw notFound('way of failing on this machine', fault ?? '');
-    res.type('text/plain').attachment('machine.cir').send(circuit.text);
+    res.attachment('machine.cir').type('text/plain').send(circuit.text);
   });
   return routes;
 }
