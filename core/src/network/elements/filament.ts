@@ -13,6 +13,13 @@ export function filamentOhms(e: Filament, volts: number): number {
   return e.hotOhms * (relative / (1 + KNEE ** 2)) ** (EXPONENT / 2);
 }
 
+/** Current at a steady voltage, and its slope: d(v/R)/dv with R = Rh·s^(m/2), s = (v/Vr)² + k². */
+export function filamentAmps(e: Filament, volts: number): { amps: number; slope: number } {
+  const ohms = filamentOhms(e, volts);
+  const share = (volts / e.ratedVolts) ** 2 / ((volts / e.ratedVolts) ** 2 + KNEE ** 2);
+  return { amps: volts / ohms, slope: (1 - EXPONENT * share) / ohms };
+}
+
 export const filament: ElementModel<Filament> = {
   type: 'filament',
   nonlinear: true,
@@ -20,16 +27,9 @@ export const filament: ElementModel<Filament> = {
   conducts: () => true,
   stamp(e, to) {
     const v = to.volts(e.a) - to.volts(e.b);
-    const ohms = filamentOhms(e, v);
-    const amps = v / ohms;
-    // d(v/R)/dv with R = Rh·s^(m/2), s = (v/Vr)² + k²
-    const share = (v / e.ratedVolts) ** 2 / ((v / e.ratedVolts) ** 2 + KNEE ** 2);
-    const slope = (1 - EXPONENT * share) / ohms;
+    const { amps, slope } = filamentAmps(e, v);
     to.conductance(e.a, e.b, slope);
     to.current(e.a, e.b, amps - slope * v);
   },
-  amps: (e, volts) => {
-    const v = volts(e.a) - volts(e.b);
-    return v / filamentOhms(e, v);
-  },
+  amps: (e, volts) => filamentAmps(e, volts(e.a) - volts(e.b)).amps,
 };

@@ -1,9 +1,9 @@
 import { modelOf } from '../elements/index.ts';
 import { GAP_OHMS } from '../elements/controlled.ts';
 import { diodeAmps } from '../elements/diode.ts';
-import { filamentOhms } from '../elements/filament.ts';
+import { filamentAmps } from '../elements/filament.ts';
 import { nodesOf } from '../operatingPoint.ts';
-import { GROUND, type Circuit, type Diode, type Element, type Filament, type NodeName } from '../types.ts';
+import { GROUND, type Circuit, type Diode, type Element, type NodeName } from '../types.ts';
 import { waveAt } from './waveform.ts';
 
 /** Leak from every node to ground, siemens. */
@@ -173,7 +173,7 @@ export class Compiled {
   bend(m: Float64Array, rhs: Float64Array, x: Float64Array): void {
     for (const { e, i, j } of this.curved) {
       const v = (i >= 0 ? x[i]! : 0) - (j >= 0 ? x[j]! : 0);
-      const { amps, slope } = e.type === 'diode' ? junction(e, v) : lamp(e, v);
+      const { amps, slope } = e.type === 'diode' ? junction(e, v) : filamentAmps(e, v);
       this.conduct(m, i, j, slope);
       this.drive(rhs, i, j, amps - slope * v);
     }
@@ -182,8 +182,4 @@ export class Compiled {
 
 function junction(e: Diode, v: number) {
   return diodeAmps(e, Math.min(v, 1e4));
-}
-function lamp(e: Filament, v: number) {
-  const ohms = filamentOhms(e, v);
-  return { amps: v / ohms, slope: 0.6 / ohms };
 }

@@ -1,4 +1,4 @@
-import { houseSchema, type House } from '@pondu/core/schema';
+import { houseSchema, INSTRUMENT_IDS } from '@pondu/core/schema';
 import { Controller } from 'react-hook-form';
 import { toast } from 'sonner';
 import { z } from 'zod';
@@ -9,15 +9,8 @@ import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
 
-const INSTRUMENTS: readonly House['owns'][number][] = [
-  'voltmeter',
-  'ohmmeter',
-  'test lamp',
-  'LED lamp',
-  'spark tester',
-  'feeler gauge',
-  'capacitance meter',
-];
+/** Everyone has eyes: they are not asked about. */
+const INSTRUMENTS = INSTRUMENT_IDS.filter((id) => id !== 'eyes');
 
 const formSchema = z.object({
   shopName: z.string().max(80),
