@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 /** Tight enough that what differs is ours or a real difference. */
-const OPTIONS = '.options reltol=1e-6 abstol=1e-12 vntol=1e-9 gmin=1e-12';
+const options = (gmin: number) => `.options reltol=1e-6 abstol=1e-12 vntol=1e-9 gmin=${gmin}`;
 
 export interface SpiceRun {
   /** Columns by name, `time` among them in a transient. */
@@ -15,19 +15,34 @@ export interface SpiceRun {
 }
 
 /** Runs one netlist through ngspice in batch mode and reads its raw file. Throws with its log when it fails. */
-export function ngspice(netlist: string): SpiceRun {
+export function ngspice(netlist: string, { gmin = 1e-12 } = {}): SpiceRun {
   const folder = mkdtempSync(join(tmpdir(), 'pondu-spice-'));
   try {
     const [title, ...rest] = netlist.replace(/\n\.end\s*$/, '\n').split('\n');
     const deck = join(folder, 'deck.cir');
     const raw = join(folder, 'out.raw');
-    writeFileSync(deck, [title, OPTIONS, ...rest, '.end', ''].join('\n'));
+    writeFileSync(deck, [title, options(gmin), ...rest, '.end', ''].join('\n'));
     const started = performance.now();
     const done = spawnSync('ngspice', ['-b', '-r', raw, deck], { encoding: 'utf8', cwd: folder });
     const processSeconds = (performance.now() - started) / 1000;
     if (done.status !== 0) throw new Error(`ngspice failed:\n${done.stdout}\n${done.stderr}`);
-    const said = /analysis time\s*=\s*([\d.e+-]+)/i.exec(done.stdout);
+    const said = /analysis time[^=]*=\s*([\d.e+-]+)/i.exec(done.stdout);
     return { columns: readRaw(readFileSync(raw)), processSeconds, analysisSeconds: said ? Number(said[1]) : NaN };
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** Seconds that ngspice itself reports for one operating point, as the mean of many in one process. */
+export function manyOperatingPoints(netlist: string, times: number): number {
+  const folder = mkdtempSync(join(tmpdir(), 'pondu-spice-'));
+  try {
+    const deck = join(folder, 'deck.cir');
+    const cards = netlist.replace(/^\.(op|end)\s*$/gim, '').trimEnd();
+    const control = ['.op', '.control', `repeat ${times}`, 'op', 'end', 'rusage all', '.endc', '.end', ''];
+    writeFileSync(deck, [cards, ...control].join('\n'));
+    const { stdout } = spawnSync('ngspice', ['-b', deck], { encoding: 'utf8', cwd: folder, maxBuffer: 1 << 28 });
+    return Number(/analysis time[^=]*=\s*([\d.e+-]+)/i.exec(stdout)?.[1]) / times;
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }

@@ -1,80 +1,150 @@
 import {
+  choose,
+  follow,
   HiddenMachine,
-  minutesOf,
+  likelyComplaint,
   seededRandom,
-  Tracer,
   type Complaint,
-  type House,
+  type Followed,
   type JobEvent,
-  type MachineBody,
   type ModelFault,
-  type Opening,
+  type Policy,
+  type Tracer,
 } from '@pondu/core';
-import { choose, type Policy } from './policies.ts';
-
-const NOW = { warmth: 'unknown', faultPresent: 'yes' } as const;
-const MOST_CHECKS = 25;
 
 export interface Run {
   fault: string;
   right: boolean;
+  /** Something else, dear, was called guilty. */
+  wrongDear: boolean;
   checks: number;
   minutes: number;
   named: string;
+  /** Belief in what was named. */
+  share: number;
   recommendMs: number[];
 }
 
-/** The complaint that this machine would bring in: what the model finds likeliest of it. */
-export function complaintOf(tracer: Tracer, fault: ModelFault): Complaint {
-  const symptoms = ['no-fire', 'misses', 'hard-start'] as const;
-  const complaint = (symptom: (typeof symptoms)[number]): Complaint => ({
-    symptom,
-    pattern: 'constant',
-    words: '',
-    since: '',
-    before: '',
+/** One machine in ten is outside its tolerances by half as much again; three readings in a hundred miss their mark. */
+const STRETCHED = { every: 10, by: 1.5 };
+const MISPROBE = 0.03;
+const MOST = 40;
+/** Below this share of the complaint a fault tells so little that nobody would bring the machine in. */
+export const EXPLAINS = 0.2;
+
+const played = (tracer: Tracer, faults: readonly ModelFault[], seed: number) =>
+  new HiddenMachine(tracer.model, faults, seededRandom(seed), {
+    stretch: seed % STRETCHED.every === 0 ? STRETCHED.by : 1,
+    misprobe: MISPROBE,
   });
-  const best = symptoms
-    .map((s) => ({ s, p: tracer.weigher.complaintShare([fault], complaint(s)) }))
-    .sort((a, b) => b.p - a.p)[0]!;
-  return complaint(best.s);
+
+/** Whether any complaint would come of it. */
+export function explained(tracer: Tracer, faults: readonly ModelFault[]): Complaint | undefined {
+  const complaint = likelyComplaint(tracer, faults);
+  return tracer.weigher.complaintShare(faults, complaint) >= EXPLAINS ? complaint : undefined;
 }
 
-/** Traces one hidden machine to a verdict. */
-export function run(tracer: Tracer, complaint: Complaint, fault: ModelFault, seed: number, policy: Policy): Run {
-  const hidden = new HiddenMachine(tracer.model, [fault], seededRandom(seed));
-  const events: JobEvent[] = [];
-  const open = new Set<Opening>();
-  let minutes = 0;
+const PATTERN = { heat: 'hot', damp: 'damp', shaking: 'now-and-then' } as const;
+
+interface How {
+  policy?: Policy;
+  /** It comes and goes: so often it is there when a reading is taken. */
+  there?: number;
+}
+
+/** Traces one hidden machine with one fault to a verdict. */
+export function run(tracer: Tracer, fault: ModelFault, seed: number, dearFrom: number, how: How = {}): Run | undefined {
+  const complaint = explained(tracer, [fault]);
+  if (!complaint) return undefined;
   const recommendMs: number[] = [];
-  for (;;) {
-    const started = performance.now();
-    const belief = tracer.belief(complaint, events);
-    const ranked = tracer.rank(belief, complaint, NOW);
-    const verdict = tracer.verdict(belief, complaint, NOW, ranked);
-    recommendMs.push(performance.now() - started);
-    const done = verdict.kind !== 'check' || events.length >= MOST_CHECKS;
-    const check = done ? undefined : choose(policy, tracer, belief, ranked);
-    if (!check) {
-      const named = verdict.kind === 'fix' ? verdict.repair.id : verdict.kind;
-      return { fault: fault.id, right: named === fault.repairId, checks: events.length, minutes, named, recommendMs };
-    }
-    minutes += minutesOf(check, open);
-    check.opens.forEach((o) => open.add(o));
-    const id = String(events.length);
-    const reading = {
-      ...NOW,
-      id,
-      checkId: check.id,
-      value: hidden.read(check),
-      typed: '',
-      note: '',
-      at: '2026-01-01T00:00:00Z',
-    };
-    events.push({ type: 'reading', reading });
-  }
+  let started = performance.now();
+  const failing = played(tracer, [fault], seed);
+  const well = played(tracer, [], seed);
+  const random = seededRandom(seed + 1);
+  const comes = how.there !== undefined;
+  const found = follow(
+    tracer,
+    comes ? { ...complaint, pattern: PATTERN[fault.mode.comesWith ?? 'shaking'] } : complaint,
+    { read: (check) => (comes && random() > how.there! ? well : failing).read(check) },
+    {
+      most: MOST,
+      ...(comes ? { now: { warmth: 'unknown', faultPresent: 'unknown' } } : {}),
+      choose: (belief, ranked) => {
+        recommendMs.push(performance.now() - started);
+        const check = choose(how.policy ?? 'cheapest information', tracer.model, belief, ranked);
+        started = performance.now();
+        return check;
+      },
+    },
+  );
+  return { ...resultOf(tracer, found, [fault.repairId], dearFrom), fault: fault.id, recommendMs };
 }
 
-export function makeTracer(machine: MachineBody, house: House): Tracer {
-  return new Tracer(machine, house);
+function resultOf(tracer: Tracer, found: Followed, repairs: readonly string[], dearFrom: number) {
+  const { named, checks, minutes, share } = found;
+  const right = repairs.includes(named);
+  const money = tracer.model.repairs.get(named)?.money ?? 0;
+  return { right, wrongDear: !right && money >= dearFrom, checks, minutes, named, share };
+}
+
+/** Two faults: the first named, put right, and the other found behind it (or nothing left that tells). */
+export function runPair(tracer: Tracer, pair: readonly [ModelFault, ModelFault], seed: number): boolean | undefined {
+  const complaint = explained(tracer, pair);
+  if (!complaint) return undefined;
+  const first = follow(tracer, complaint, played(tracer, pair, seed), { most: MOST });
+  const mended = pair.filter((f) => f.repairId === first.named);
+  if (mended.length === 0) return false;
+  const left = pair.filter((f) => f.repairId !== first.named);
+  if (left.length === 0) return true;
+  const events: JobEvent[] = [...first.events, fixed(first.named)];
+  const second = follow(tracer, complaint, played(tracer, left, seed), { most: MOST, events });
+  if (second.named === left[0]!.repairId) return true;
+  // It fires: what is left is no complaint any more.
+  return second.named === 'sound' && explained(tracer, left) === undefined;
+}
+
+const fixed = (repairId: string): JobEvent => ({
+  type: 'fix',
+  fix: {
+    id: 'fix',
+    repairId,
+    what: repairId,
+    how: 'replaced',
+    parts: '',
+    minutes: 0,
+    money: 0,
+    temporary: false,
+    at: '2026-01-01T00:00:00Z',
+  },
+});
+
+/** Pairs of different parts, drawn as faults come. */
+export function drawPairs(tracer: Tracer, count: number, seed: number): [ModelFault, ModelFault][] {
+  const random = seededRandom(seed);
+  const { faults } = tracer.model;
+  const total = faults.reduce((sum, f) => sum + f.weight, 0);
+  const one = () => {
+    let left = random() * total;
+    return faults.find((f) => (left -= f.weight) < 0)!;
+  };
+  return Array.from({ length: count }, () => {
+    const first = one();
+    for (;;) {
+      const second = one();
+      if (second.part.id !== first.part.id && second.repairId !== first.repairId) return [first, second];
+    }
+  });
+}
+
+/** Expected calibration error: how far belief in what was named lies from how often it was right, over ten bins. */
+export function calibrationError(runs: readonly { share: number; right: boolean }[]): number {
+  const named = runs.filter((r) => r.share > 0);
+  let error = 0;
+  for (let bin = 0; bin < 10; bin++) {
+    const own = named.filter((r) => Math.min(9, Math.floor(r.share * 10)) === bin);
+    if (own.length === 0) continue;
+    const mean = (pick: (r: (typeof own)[number]) => number) => own.reduce((s, r) => s + pick(r), 0) / own.length;
+    error += (own.length / named.length) * Math.abs(mean((r) => r.share) - mean((r) => Number(r.right)));
+  }
+  return error;
 }

@@ -28,7 +28,17 @@ export interface Options {
   understood?: boolean;
 }
 
-const CAUTIONS = ['high tension', 'fuel vapour', 'rotating parts', 'battery', 'marine', 'hot coil', 'exhaust gas'];
+const CAUTIONS = [
+  'high tension',
+  'fuel vapour',
+  'rotating parts',
+  'battery',
+  'marine',
+  'hot coil',
+  'exhaust gas',
+  'capacitor charge',
+  'flywheel puller',
+];
 
 /** A window of its own profile, so that drafts do not leak between tests. Errors on the page fail the test. */
 export async function openWindow(

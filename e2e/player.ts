@@ -51,10 +51,16 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
   const { check, text } = player.answer(label);
   const before = await entries(page);
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  // The same check may be asked again: what was typed for it before must have gone.
+  await page.waitForFunction(() => !(document.querySelector('#reading') as HTMLInputElement | null)?.value);
   await page.keyboard.press('r');
   if (INSTRUMENTS[check.instrument].dimension) {
     await page.keyboard.type(text);
     await page.keyboard.press('Enter');
+    // Far off, it is asked once whether the range is right.
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    if (await page.evaluate(() => document.body.innerText.includes('Yes, let it stand')))
+      await page.locator('::-p-aria([name="Yes, let it stand"][role="button"])').click();
   } else {
     const words = await page.$$eval(
       '[data-reading] [aria-label="What it showed"] [role=radio] > span:first-child',
@@ -85,7 +91,8 @@ export async function traceToVerdict(page: Page, player: Player, most = 14): Pro
     const verdict = await page.evaluate(
       () => (document.querySelector('section[role="status"] h2') as HTMLElement | null)?.innerText ?? '',
     );
-    if (verdict) return verdict;
+    // A dear part asks for a second witness: that is the next check.
+    if (verdict && !verdict.includes('One more check first')) return verdict;
     await answerCheck(page, player);
     await page.waitForNetworkIdle({ idleTime: 250 });
   }

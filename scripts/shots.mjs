@@ -24,11 +24,15 @@ const SHOTS = [
     'when well',
     { size: PHONE, typed: '6.2', theme: 'dim' },
   ],
+  ['trace-branches', '/jobs/pilot-1/trace', 'Suspects', {}],
+  ['trace-soak', '/jobs/estate-1/trace', 'Soak test', {}],
+  ['yard', '/jobs/pilot-1/yard?check=charge-peak-loaded', 'Measure with', {}],
   ['repair', '/jobs/saloon-1/repair', 'Why:', {}],
   ['set-up', '/jobs/saloon-1/set-up', 'Points gap', {}],
   ['prove', '/jobs/van-1/prove', 'What failed must pass', {}],
   ['card', '/jobs/saloon-1/card', 'Should be', {}],
   ['machine', '/machines/grey-saloon', 'Plate values', {}],
+  ['new-machine', '/machines/new', 'What makes', {}],
   ['new-job', '/new', 'Which machine', {}],
   ['shop', '/shop', 'What repairs cost here', {}],
 ];
@@ -63,7 +67,17 @@ for (const [name, path, text, { theme = 'light', size = WIDE, typed }] of SHOTS)
   await page.setViewport(size);
   await page.evaluateOnNewDocument((t) => {
     localStorage.setItem('pondu.theme', t);
-    const known = ['high tension', 'fuel vapour', 'rotating parts', 'battery', 'marine', 'hot coil', 'exhaust gas'];
+    const known = [
+      'high tension',
+      'fuel vapour',
+      'rotating parts',
+      'battery',
+      'marine',
+      'hot coil',
+      'exhaust gas',
+      'capacitor charge',
+      'flywheel puller',
+    ];
     localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
   }, theme);
   await page.goto(url + path, { waitUntil: 'networkidle2' });

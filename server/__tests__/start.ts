@@ -15,6 +15,7 @@ export async function start() {
   return {
     store,
     file,
+    app,
     api: supertest(app),
     stop: async () => {
       await store.close();

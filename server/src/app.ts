@@ -12,6 +12,7 @@ import { fileRoutes } from './routes/files.ts';
 import { houseRoutes } from './routes/house.ts';
 import { jobRoutes } from './routes/jobs.ts';
 import { machineRoutes } from './routes/machines.ts';
+import { meterRoutes } from './routes/meter.ts';
 import type { Store } from './store/database.ts';
 
 /** A year of jobs of a busy shop is under 2 MB; a request beyond this is a mistake. */
@@ -64,6 +65,7 @@ export function createApp({ store, logger, webFolder }: AppOptions): Express {
   const document = openApiDocument();
   api.get('/openapi.json', (_req, res) => void res.json(document));
   api.use('/machines', machineRoutes(store));
+  api.use('/machines', meterRoutes(store));
   api.use('/jobs', jobRoutes(store));
   api.use('/house', houseRoutes(store));
   api.use('/', fileRoutes(store));

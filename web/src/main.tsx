@@ -11,6 +11,7 @@ import { MachinePage } from './screens/machines/MachinePage.tsx';
 import { MachinesPage } from './screens/machines/MachinesPage.tsx';
 import { NewMachinePage } from './screens/machines/NewMachinePage.tsx';
 import { NewJobPage } from './screens/newJob/NewJobPage.tsx';
+import { YardPage } from './screens/yard/YardPage.tsx';
 import { ShopPage } from './screens/shop/ShopPage.tsx';
 
 const router = createBrowserRouter([
@@ -24,6 +25,7 @@ const router = createBrowserRouter([
       { path: 'new', element: <NewJobPage /> },
       { path: 'jobs/:id', element: <JobPage /> },
       { path: 'jobs/:id/card', element: <JobCardPage /> },
+      { path: 'jobs/:id/yard', element: <YardPage /> },
       { path: 'jobs/:id/:stage', element: <JobPage /> },
       { path: 'machines', element: <MachinesPage /> },
       { path: 'machines/new', element: <NewMachinePage /> },

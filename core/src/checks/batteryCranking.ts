@@ -11,6 +11,7 @@ export const batteryCranking: CheckMaker = (layout) => [
     instrument: 'voltmeter',
     probe: { kind: 'across', live: 'post', earth: '0' },
     state: CRANKING,
+    needs: ['battery'],
     minutes: 1.2,
     opens: [],
     cautions: ['battery', 'rotating parts'],

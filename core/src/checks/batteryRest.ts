@@ -11,6 +11,7 @@ export const batteryRest: CheckMaker = (layout) => [
     instrument: 'voltmeter',
     probe: { kind: 'across', live: 'post', earth: '0' },
     state: KEY_OFF,
+    needs: ['battery'],
     minutes: 0.8,
     opens: [],
     cautions: ['battery'],

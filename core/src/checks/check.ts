@@ -14,17 +14,36 @@ export type Probe =
   | { kind: 'look'; sees: (scene: Scene) => Readonly<Record<string, number>> };
 
 /** Something that must be taken off or apart first; paid once, then it stays open. */
-export type Opening = 'cap off' | 'coil leads off' | 'behind the dash' | 'condenser unhooked' | 'plugs out';
+export type Opening =
+  | 'cap off'
+  | 'coil leads off'
+  | 'behind the dash'
+  | 'condenser unhooked'
+  | 'plugs out'
+  | 'flywheel off'
+  | 'connectors apart'
+  | 'cowl off';
 export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'cap off': 1.5,
   'coil leads off': 1,
   'behind the dash': 6,
   'condenser unhooked': 2,
   'plugs out': 6,
+  'flywheel off': 18,
+  'connectors apart': 2,
+  'cowl off': 1.5,
 };
 
 export type CautionId =
-  'high tension' | 'fuel vapour' | 'rotating parts' | 'battery' | 'marine' | 'hot coil' | 'exhaust gas';
+  | 'high tension'
+  | 'fuel vapour'
+  | 'rotating parts'
+  | 'battery'
+  | 'marine'
+  | 'hot coil'
+  | 'exhaust gas'
+  | 'capacitor charge'
+  | 'flywheel puller';
 
 export interface Check {
   readonly id: string;
@@ -39,6 +58,8 @@ export interface Check {
   readonly state: MachineState;
   /** Words the reading may be, in the order of the buttons, where it is not a number. */
   readonly words?: readonly string[];
+  /** Parts that it looks at, where its probe does not already name them. */
+  readonly needs?: readonly string[];
   readonly minutes: number;
   readonly opens: readonly Opening[];
   readonly cautions: readonly CautionId[];
@@ -56,10 +77,53 @@ export function touch(layout: Layout, live: NodeName, earth: NodeName): string {
   return `Touch ${liveLead} to ${name(live)}, ${earthLead} to ${name(earth)}.`;
 }
 
+/** How the supply is made to carry its current: points closed and the key on, or the module firing as it cranks. */
+export const loaded = (layout: Layout): Pick<Check, 'set' | 'state' | 'cautions'> =>
+  hasHeldPoints(layout)
+    ? { set: 'Key on, points closed (bump the engine until they are).', state: KEY_ON_CLOSED, cautions: [] }
+    : { set: 'Crank for three seconds, gearbox out of gear.', state: CRANKING, cautions: ['rotating parts'] };
+
+/** Where the coil is switched: its station, and its words. */
+export const switching = (layout: Layout) =>
+  hasPart(layout, 'points')
+    ? ({ station: 'points', name: 'points' } as const)
+    : ({ station: 'module', name: 'module' } as const);
+
+/** Points that can be bumped shut with the key on: a battery's, not a magneto's. */
+export const hasHeldPoints = (layout: Layout): boolean =>
+  hasPart(layout, 'switch') && (hasPart(layout, 'points') || hasPart(layout, 'points-1'));
+
 export const hasPart = (layout: Layout, id: string): boolean => layout.parts.some((p) => p.id === id);
+
+/** A node of a part, by the part's own name for it. */
+export const nodeOf = (layout: Layout, part: string, name: string): NodeName =>
+  layout.parts.find((p) => p.id === part)?.nodes[name] ?? '';
+
+/** What lies over points that are a cylinder's own. */
+export const overPoints = (layout: Layout): Opening => (hasPart(layout, 'flywheel') ? 'flywheel off' : 'cowl off');
+/** "Flywheel off", or whatever covers them. */
+export const openedWords = (layout: Layout): string => (hasPart(layout, 'flywheel') ? 'Flywheel off' : 'Cover off');
+export const pullerCaution = (layout: Layout): readonly CautionId[] =>
+  hasPart(layout, 'flywheel') ? ['flywheel puller'] : [];
+
+/** One for each thing of a kind: each coil, each pair of points. `named` numbers a word where there are several. */
+export function eachOf(
+  layout: Layout,
+  beginning: string,
+  make: (n: number, named: (what: string) => string) => Check,
+): Check[] {
+  const numbers = layout.parts.flatMap((p) => new RegExp(`^${beginning}(\\d+)$`).exec(p.id)?.[1] ?? []).map(Number);
+  return numbers.map((n) => make(n, (what) => (numbers.length === 1 ? what : `${what} ${n}`)));
+}
+
+/** Parts of the layout with these beginnings, such as every stop wire. */
+export const partsLike = (layout: Layout, ...beginnings: string[]): string[] =>
+  layout.parts.map((p) => p.id).filter((id) => beginnings.some((b) => id.startsWith(b)));
 
 export const KEY_ON_CLOSED: MachineState = { key: 'on', points: 'closed' };
 export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
 export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
 export const KEY_OFF: MachineState = { key: 'off', points: 'open' };
+/** Key off, but the stop switch held at run: its line must then be free of earth. */
+export const STOP_AT_RUN: MachineState = { key: 'off', points: 'open', stopHeld: 'run' };
 export const SPARK_CAUTIONS: readonly CautionId[] = ['high tension', 'fuel vapour', 'rotating parts'];

@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { INSTRUMENTS } from '../instruments/index.ts';
 import { Scene } from '../layouts/index.ts';
-import type { ReadingValue } from '../schema/job.ts';
 import type { FitOut } from '../schema/machine.ts';
+import { passesWith } from '../__tests__/alarm.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import { buildModel, type Model } from '../tracing/model.ts';
 import { wordsOf } from '../tracing/readTyped.ts';
-import { passes } from '../tracing/ruler.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { OPENING_MINUTES } from './check.ts';
 
@@ -153,32 +152,10 @@ const BLIND: readonly [check: string, fault: string][] = [
 
 describe('what a check is for', () => {
   const tracer = new Tracer(machine(), everything);
-  const read = (checkId: string, faultId: string): boolean => {
-    const check = tracer.weigher.check(checkId)!;
-    const fault = tracer.model.faults.find((f) => f.id === faultId)!;
-    const scene = new Scene(
-      tracer.model.layout,
-      withFault(
-        tracer.model,
-        drawSound(tracer.model, () => 0.5),
-        fault,
-        0.6,
-      ),
-    );
-    const outcome = INSTRUMENTS[check.instrument].observe(scene, check);
-    const value = ((): ReadingValue => {
-      if (outcome.kind === 'category')
-        return { kind: 'word', word: Object.entries(outcome.shares).sort((a, b) => b[1] - a[1])[0]![0] };
-      return outcome.value > (INSTRUMENTS[check.instrument].limit ?? Infinity)
-        ? { kind: 'open' }
-        : { kind: 'number', value: outcome.value };
-    })();
-    return passes(tracer.weigher, check, value);
-  };
   it.each(SHOWS)('%s shows %s', (check, fault) => {
-    expect(read(check, fault)).toBe(false);
+    expect(passesWith(tracer, check, fault)).toBe(false);
   });
   it.each(BLIND)('%s is not alarmed by %s', (check, fault) => {
-    expect(read(check, fault)).toBe(true);
+    expect(passesWith(tracer, check, fault)).toBe(true);
   });
 });

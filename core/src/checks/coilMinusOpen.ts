@@ -1,11 +1,15 @@
-import { KEY_ON_OPEN, touch, type CheckMaker } from './check.ts';
+import { hasPart, KEY_ON_OPEN, touch, type CheckMaker } from './check.ts';
 
 export const coilMinusOpen: CheckMaker = (layout) => [
   {
     id: 'coil-minus-open',
     station: 'coil',
-    label: 'Volts at the coil’s points terminal, points open',
-    set: 'Key on, points open (bump the engine, or slip a card between them).',
+    label: hasPart(layout, 'points')
+      ? 'Volts at the coil’s points terminal, points open'
+      : `Volts at ${layout.nodeNames['coil-']}, key on`,
+    set: hasPart(layout, 'points')
+      ? 'Key on, points open (bump the engine, or slip a card between them).'
+      : 'Key on, engine still.',
     touch: touch(layout, 'coil-', 'block'),
     watch: 'Through the whole primary: the same as the feed when nothing leaks.',
     instrument: 'voltmeter',

@@ -11,6 +11,7 @@ export const condenserCapacitance: CheckMaker = () => [
     instrument: 'capacitance meter',
     probe: { kind: 'figure', value: (scene) => scene.params['condenser']!['farads']! },
     state: KEY_OFF,
+    needs: ['condenser'],
     minutes: 0.8,
     opens: ['cap off', 'condenser unhooked'],
     cautions: [],

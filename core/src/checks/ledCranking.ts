@@ -2,5 +2,5 @@ import type { CheckMaker } from './check.ts';
 import { lampOnPoints } from './lampOnPoints.ts';
 
 export const ledCranking: CheckMaker = (layout) => [
-  lampOnPoints(layout, 'LED lamp', 'led-cranking', 'LED lamp on the coil’s points terminal, cranking'),
+  lampOnPoints(layout, 'LED lamp', 'led-cranking', `LED lamp on ${layout.nodeNames['coil-']}, cranking`),
 ];

@@ -22,6 +22,7 @@ export const lookBallast: CheckMaker = (layout) =>
           },
           state: KEY_OFF,
           words: ['fitted', 'burnt', 'bypassed'],
+          needs: ['ballast'],
           minutes: 0.8,
           opens: [],
           cautions: [],

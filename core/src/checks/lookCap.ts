@@ -22,6 +22,7 @@ export const lookCap: CheckMaker = () => [
     },
     state: KEY_OFF,
     words: ['sound', 'tracked', 'damp', 'brush gone'],
+    needs: ['cap'],
     minutes: 0.8,
     opens: ['cap off'],
     cautions: [],

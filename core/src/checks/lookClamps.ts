@@ -20,6 +20,7 @@ export const lookClamps: CheckMaker = () => [
     },
     state: KEY_OFF,
     words: ['sound', 'clamp bad', 'strap bad'],
+    needs: ['live-clamp'],
     minutes: 0.6,
     opens: [],
     cautions: ['battery'],

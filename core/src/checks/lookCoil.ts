@@ -34,6 +34,7 @@ export const lookCoil: CheckMaker = () => [
     },
     state: KEY_OFF,
     words: ['as it should be', 'wrong type', 'leads swapped'],
+    needs: ['coil'],
     minutes: 1,
     opens: [],
     cautions: [],

@@ -23,6 +23,7 @@ export const lookFuse: CheckMaker = (layout) =>
           },
           state: KEY_OFF,
           words: ['whole', 'blown', 'holder corroded'],
+          needs: ['fuse'],
           minutes: 1,
           opens: [],
           cautions: [],

@@ -19,6 +19,7 @@ export const lookLeads: CheckMaker = () => [
     },
     state: KEY_OFF,
     words: ['dry and clean', 'damp'],
+    needs: ['cap'],
     minutes: 0.4,
     opens: [],
     cautions: [],

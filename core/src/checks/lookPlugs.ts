@@ -39,6 +39,7 @@ export const lookPlugs: CheckMaker = (layout) => [
     },
     state: KEY_OFF,
     words: plugWords(layout.fit.cylinders),
+    needs: ['plugs'],
     minutes: 1,
     opens: ['plugs out'],
     cautions: ['fuel vapour', 'hot coil'],

@@ -19,6 +19,7 @@ export const lookPoints: CheckMaker = () => [
     },
     state: KEY_OFF,
     words: ['clean', 'burnt or dirty'],
+    needs: ['points'],
     minutes: 0.7,
     opens: ['cap off'],
     cautions: [],

@@ -21,6 +21,7 @@ export const lookRotor: CheckMaker = () => [
     },
     state: KEY_OFF,
     words: ['sound', 'burnt through', 'tip or spring gone'],
+    needs: ['rotor'],
     minutes: 0.5,
     opens: ['cap off'],
     cautions: [],

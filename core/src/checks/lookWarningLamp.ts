@@ -22,6 +22,7 @@ export const lookWarningLamp: CheckMaker = () => [
     },
     state: KEY_ON_CLOSED,
     words: ['bright', 'dim', 'out'],
+    needs: ['warning-lamp'],
     minutes: 0.3,
     opens: [],
     cautions: [],

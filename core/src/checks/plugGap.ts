@@ -15,6 +15,7 @@ export const plugGap: CheckMaker = (layout) =>
       value: (scene) => scene.params[`plug-${i + 1}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!,
     },
     state: KEY_OFF,
+    needs: ['plugs'],
     minutes: 1.8,
     opens: [],
     cautions: ['fuel vapour'],

@@ -16,6 +16,7 @@ export const plugInsulation: CheckMaker = (layout) =>
         1 / (1 / scene.params[`plug-${i + 1}`]!['shuntOhms']! + 1 / scene.params['plugs']!['shuntOhms']!),
     },
     state: KEY_OFF,
+    needs: ['plugs'],
     minutes: 0.7,
     opens: [],
     cautions: [],

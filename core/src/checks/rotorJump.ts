@@ -21,6 +21,7 @@ export const rotorJump: CheckMaker = () => [
     },
     state: CRANKING,
     words: ['nothing jumps', 'it jumps'],
+    needs: ['rotor', 'coil-lead'],
     minutes: 1.4,
     opens: ['cap off'],
     cautions: ['high tension', 'fuel vapour', 'rotating parts'],

@@ -12,6 +12,7 @@ export const sparkCoilLead: CheckMaker = (layout) => [
     probe: { kind: 'spark', place: 'coil lead', cylinder: 1 },
     state: CRANKING,
     words: ['none', 'weak', 'good'],
+    needs: ['coil-lead'],
     minutes: 1.5,
     opens: [],
     cautions: SPARK_CAUTIONS.concat(layout.fit.marine ? ['marine'] : []),

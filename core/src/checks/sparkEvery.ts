@@ -15,8 +15,9 @@ export const sparkEvery: CheckMaker = (layout) => [
       'good on all',
       'weak on all',
       'none at all',
-      ...Array.from({ length: layout.fit.cylinders }, (_, i) => `only ${i + 1} is dead`),
-      'some dead',
+      ...(layout.fit.cylinders > 1
+        ? [...Array.from({ length: layout.fit.cylinders }, (_, i) => `only ${i + 1} is dead`), 'some dead']
+        : []),
     ],
     minutes: 0.8 * layout.fit.cylinders,
     opens: [],

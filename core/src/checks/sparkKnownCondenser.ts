@@ -13,6 +13,7 @@ export const sparkKnownCondenser: CheckMaker = (layout) => [
     probe: { kind: 'spark', place: 'coil lead', cylinder: 1 },
     state: { ...CRANKING, clipped: ['condenser'] },
     words: ['none', 'weak', 'good'],
+    needs: ['condenser'],
     minutes: 3,
     opens: [],
     cautions: SPARK_CAUTIONS.concat(layout.fit.marine ? ['marine'] : []),

@@ -12,6 +12,7 @@ export const sparkKnownLead: CheckMaker = (layout) => [
     probe: { kind: 'spark', place: 'coil lead', cylinder: 1 },
     state: { ...CRANKING, clipped: ['coil-lead'] },
     words: ['none', 'weak', 'good'],
+    needs: ['coil-lead'],
     minutes: 2,
     opens: [],
     cautions: SPARK_CAUTIONS.concat(layout.fit.marine ? ['marine'] : []),

@@ -12,6 +12,7 @@ export const sparkPlugLead: CheckMaker = (layout) => [
     probe: { kind: 'spark', place: 'plug lead', cylinder: 1 },
     state: CRANKING,
     words: ['none', 'weak', 'good'],
+    needs: ['rotor'],
     minutes: 1.4,
     opens: [],
     cautions: SPARK_CAUTIONS.concat(layout.fit.marine ? ['marine'] : []),

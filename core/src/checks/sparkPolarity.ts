@@ -26,6 +26,7 @@ export const sparkPolarity: CheckMaker = (layout) => [
     },
     state: CRANKING,
     words: ['flares at the plug', 'flares at the lead', 'no spark'],
+    needs: ['coil'],
     minutes: 2,
     opens: [],
     cautions: SPARK_CAUTIONS.concat(layout.fit.marine ? ['marine'] : []),

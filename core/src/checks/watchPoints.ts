@@ -25,6 +25,7 @@ export const watchPoints: CheckMaker = () => [
     },
     state: KEY_ON_CLOSED,
     words: ['small snap', 'fat arcs', 'nothing'],
+    needs: ['condenser', 'points'],
     minutes: 0.8,
     opens: ['cap off'],
     cautions: ['high tension', 'fuel vapour'],

@@ -13,6 +13,8 @@ export interface CoilBreak {
   primaryShuntOhms: number;
   /** Share of the ideal voltage kept: coupling and iron. */
   transfer: number;
+  /** Where a transistor holds the primary down; it does not arc as parting contacts do. */
+  clampVolts?: number;
 }
 
 /**
@@ -54,6 +56,7 @@ export function availableVolts(c: CoilBreak): number {
   const characteristicOhms = Math.sqrt((c.henries * n2) / farads);
   const shunt = 1 / (1 / c.shuntOhms + 1 / (c.primaryShuntOhms * n2));
   const ringing = c.transfer * c.amps * Math.sqrt(c.henries / farads) * dampedPeakShare(characteristicOhms, shunt);
+  if (c.clampVolts !== undefined) return Math.min(ringing, c.turnsRatio * c.clampVolts);
   // I/C₁ is how fast the voltage runs away from the contacts as they part.
   if (c.amps / c.condenserFarads < FASTEST_RISE) return ringing;
   return Math.min(ringing, c.transfer * c.turnsRatio * arcLimitedVolts(c.henries, c.amps));

@@ -1,2 +1,11 @@
 export type InstrumentId =
-  'voltmeter' | 'ohmmeter' | 'test lamp' | 'LED lamp' | 'spark tester' | 'feeler gauge' | 'capacitance meter' | 'eyes';
+  | 'voltmeter'
+  | 'ohmmeter'
+  | 'test lamp'
+  | 'LED lamp'
+  | 'spark tester'
+  | 'feeler gauge'
+  | 'capacitance meter'
+  | 'peak adapter'
+  | 'scan reader'
+  | 'eyes';

@@ -2,7 +2,8 @@ import type { InstrumentId } from './ids.ts';
 import type { Instrument } from './instrument.ts';
 import { ledLamp, testLamp } from './lamps.ts';
 import { ohmmeter } from './ohmmeter.ts';
-import { capacitanceMeter, eyes, feelerGauge } from './plain.ts';
+import { capacitanceMeter, eyes, feelerGauge, peakAdapter } from './plain.ts';
+import { scanReader } from './scanReader.ts';
 import { sparkTester } from './sparkTester.ts';
 import { voltmeter } from './voltmeter.ts';
 
@@ -15,6 +16,8 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'spark tester': sparkTester,
   'feeler gauge': feelerGauge,
   'capacitance meter': capacitanceMeter,
+  'peak adapter': peakAdapter,
+  'scan reader': scanReader,
   eyes,
 };
 export { fromRuler, rulerScale, toRuler, twoWords } from './instrument.ts';
@@ -22,3 +25,5 @@ export { meterVolts } from './voltmeter.ts';
 export { sparkWords } from './sparkTester.ts';
 export type { InstrumentId } from './ids.ts';
 export type { Instrument, Outcome } from './instrument.ts';
+export { scanReport, type ScanReport } from './scanReader.ts';
+export { shownOnWave, type WaveSetting } from './onWave.ts';

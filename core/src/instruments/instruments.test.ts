@@ -73,3 +73,28 @@ it('the ruler’s scale is its own inverse', () => {
   for (const v of [-3, 0, 0.02, 12.6, 4700, 3e7])
     expect(fromRuler(toRuler(v, 'resistance'), 'resistance')).toBeCloseTo(v, 3);
 });
+
+describe('a lamp on a node that hangs on megohms', () => {
+  it('stays out, and the network is solved, whatever has been cut off', () => {
+    const electronic = buildModel(machine({ layout: 'electronic', cylinders: 4, ballast: 'none' }), {
+      ...house,
+      owns: [...house.owns, 'LED lamp'],
+    });
+    const sound = drawSound(electronic, () => 0.5);
+    const lamps = electronic.checks.filter((c) => c.instrument === 'LED lamp' || c.instrument === 'test lamp');
+    expect(lamps.length).toBeGreaterThan(0);
+    for (const id of ['coil.primary-open', 'coil-minus.broken', 'coil-feed.broken', 'module.dead']) {
+      const fault = electronic.faults.find((f) => f.id === id)!;
+      const cut = new Scene(
+        electronic.layout,
+        withFault(electronic, sound, fault, 0.5),
+        new Scene(electronic.layout, sound),
+      );
+      for (const lamp of lamps) {
+        const outcome = INSTRUMENTS[lamp.instrument].observe(cut, lamp);
+        const flashes = outcome.kind === 'category' ? outcome.shares['flashes'] : NaN;
+        expect(flashes, `${id} ${lamp.id}`).toBeLessThan(0.05);
+      }
+    }
+  });
+});

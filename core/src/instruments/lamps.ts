@@ -66,8 +66,6 @@ export const testLamp = lamp('test lamp', 'Test lamp (filament)', (volts, a, b) 
 
 /** 680 Ω and 2 V either way round: kind to electronics, and no load on a bad joint. */
 export const ledLamp = lamp('LED lamp', 'LED test lamp', (_volts, a, b) => [
-  { type: 'diode', id: 'probe', a, b: 'led', saturationAmps: 1e-18, emission: 2, seriesOhms: 680 },
-  { type: 'diode', id: 'probe.back', a: b, b: 'led2', saturationAmps: 1e-18, emission: 2, seriesOhms: 680 },
-  { type: 'resistor', id: 'probe.end', a: 'led', b, ohms: 1e-3 },
-  { type: 'resistor', id: 'probe.end2', a: 'led2', b: a, ohms: 1e-3 },
+  { type: 'diode', id: 'probe', a, b, saturationAmps: 1e-18, emission: 2, seriesOhms: 680 },
+  { type: 'diode', id: 'probe.back', a: b, b: a, saturationAmps: 1e-18, emission: 2, seriesOhms: 680 },
 ]);

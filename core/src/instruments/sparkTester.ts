@@ -45,10 +45,12 @@ function everySpark(each: { none: number; weak: number; good: number }[]): Outco
     'weak on all': product((s) => 1 - s.none) - product((s) => s.good),
     'none at all': product((s) => s.none),
   };
-  each.forEach((one, i) => {
-    shares[`only ${i + 1} is dead`] = one.none * each.reduce((p, s, k) => (k === i ? p : p * (1 - s.none)), 1);
-  });
+  // Of a single cylinder there is no odd one.
+  if (each.length > 1)
+    each.forEach((one, i) => {
+      shares[`only ${i + 1} is dead`] = one.none * each.reduce((p, s, k) => (k === i ? p : p * (1 - s.none)), 1);
+    });
   const sum = Object.values(shares).reduce((a, b) => a + b, 0);
-  shares['some dead'] = Math.max(0, 1 - sum);
+  if (each.length > 1) shares['some dead'] = Math.max(0, 1 - sum);
   return { kind: 'category', shares };
 }

@@ -13,10 +13,6 @@ export function meterVolts(scene: Scene, state: MachineState, red: NodeName, bla
   return (at.volts(red) - at.volts(black)) * (METER_OHMS / (METER_OHMS + inside));
 }
 
-/** Share of the time the points are closed. */
-export const closedShare = (scene: Scene): number =>
-  (scene.params['points']!['dwellDegrees']! * scene.layout.fit.cylinders) / 360;
-
 export const voltmeter: Instrument = {
   id: 'voltmeter',
   label: 'Multimeter, DC volts',
@@ -26,7 +22,7 @@ export const voltmeter: Instrument = {
     const between = (points: 'open' | 'closed') => meterVolts(scene, { ...state, points }, probe.live, probe.earth);
     const sign = scene.layout.fit.earth === 'positive' ? -1 : 1;
     if (state.points !== 'turning') return { kind: 'number', value: sign * between(state.points) };
-    const share = closedShare(scene);
+    const share = scene.layout.onShare?.(scene) ?? 0;
     return { kind: 'number', value: sign * (share * between('closed') + (1 - share) * between('open')) };
   },
   // 0.5 % and two counts of 10 mV at most; half of it as a standard deviation.

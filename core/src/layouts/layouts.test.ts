@@ -74,6 +74,18 @@ describe('a scene', () => {
     for (const node of ['coil+', 'coil-', 'plate', 'main'])
       expect(borrowed.solve(KEY_ON_CLOSED).volts(node)).toBe(own.solve(KEY_ON_CLOSED).volts(node));
   });
+  it('lends its bench to nobody: a broken lead reads open, the sound machine’s own does not', () => {
+    const broken = model.faults.find((f) => f.id === 'lead-3.open')!;
+    const base = scene();
+    const faulty = new Scene(model.layout, withFault(model, sound, broken, 0.5), base);
+    const state = { key: 'off', points: 'open' } as const;
+    const ohms = (of: Scene) => {
+      const at = of.network(state, 'lead-3').operatingPoint();
+      return at.ok ? at.outputOhms('lead-3:a', 'lead-3:b') : NaN;
+    };
+    expect(ohms(faulty)).toBeGreaterThan(1e8);
+    expect(ohms(base)).toBeLessThan(20e3);
+  });
   it('leaves out what is unplugged', () => {
     const names = scene()
       .elements({ ...KEY_ON_CLOSED, unplugged: ['coil'] })

@@ -1,53 +1,89 @@
-import { solveOperatingPoint, type Element, type NodeName, type OperatingPoint } from '../network/index.ts';
-import type { MachineState } from '../parts/index.ts';
+import { Prepared, type Element, type NodeName, type OperatingPoint } from '../network/index.ts';
+import { figuresIn, type MachineState, type PartInstance } from '../parts/index.ts';
 import type { Known, Layout, MachineParams } from './layout.ts';
 
-const keyOf = (s: MachineState) => `${s.key}|${s.points}|${s.unplugged?.join() ?? ''}|${s.clipped?.join() ?? ''}`;
+const keyOf = (s: MachineState) =>
+  `${s.key}|${s.points}|${s.stopHeld ?? ''}|${s.told ?? ''}|${s.unplugged?.join() ?? ''}|${s.clipped?.join() ?? ''}`;
 
-/** A machine in the state in which an instrument finds it, all figures known. Solutions are kept by state. */
+/** A machine in the state in which an instrument finds it, all figures known. What was solved is kept by state. */
 export class Scene implements Known {
   readonly layout: Layout;
   readonly params: MachineParams;
+  private readonly base: Scene | undefined;
+  /** Parts whose figures are not those of the base: its fault, and what followed from it. */
+  private readonly differing: readonly PartInstance[];
   private readonly solutions: Map<string, OperatingPoint>;
+  private readonly networks: Map<string, Prepared>;
+  private readonly bench = new Map<string, Prepared>();
 
-  /** `alike` is a scene whose low-voltage network is the same one: its solutions serve here too. */
-  constructor(layout: Layout, params: MachineParams, alike?: Scene) {
+  /** `base` is the same machine without its fault: what it has prepared serves here too. */
+  constructor(layout: Layout, params: MachineParams, base?: Scene) {
     this.layout = layout;
     this.params = layout.settle(params);
-    this.solutions = alike?.solutions ?? new Map();
+    this.base = base;
+    this.differing = base ? layout.parts.filter((p) => this.params[p.id] !== base.params[p.id]) : [];
+    // A fault on the spark's side leaves the low-voltage network as it is.
+    const same = base !== undefined && this.differing.every((p) => p.apart);
+    this.solutions = same ? base.solutions : new Map();
+    this.networks = same ? base.networks : new Map();
+  }
+
+  private elementsOf(part: PartInstance, state: MachineState): Element[] {
+    return part.kind.elements(figuresIn(part, this.params[part.id]!, state, this.layout.fit), {
+      id: part.id,
+      nodes: part.nodes,
+      fit: this.layout.fit,
+      state,
+    });
+  }
+  private connected(state: MachineState, part: PartInstance, only?: string): boolean {
+    return only === undefined ? !part.apart && !(state.unplugged ?? []).includes(part.id) : part.id === only;
   }
 
   /** The network of a state; `only` leaves one part on the bench, with nothing else connected. */
   elements(state: MachineState, only?: string): Element[] {
-    const unplugged = new Set(state.unplugged ?? []);
-    const parts = this.layout.parts.filter((p) =>
-      only === undefined ? !p.apart && !unplugged.has(p.id) : p.id === only,
-    );
-    return parts.flatMap((p) =>
-      p.kind.elements(this.params[p.id]!, { id: p.id, nodes: p.nodes, fit: this.layout.fit, state }),
-    );
+    return this.layout.parts.filter((p) => this.connected(state, p, only)).flatMap((p) => this.elementsOf(p, state));
+  }
+
+  /** The network of a state made ready: the base's own with the differing parts' elements put in, where there is one. */
+  network(state: MachineState, only?: string): Prepared {
+    const key = `${keyOf(state)}|${only ?? ''}`;
+    // On the bench a part of the spark's side is met too: it is the base's only where the part itself is.
+    const kept = only !== undefined && this.differing.some((p) => p.id === only) ? this.bench : this.networks;
+    let known = kept.get(key);
+    if (!known) kept.set(key, (known = this.fromBase(state, only) ?? new Prepared(this.elements(state, only))));
+    return known;
+  }
+  private fromBase(state: MachineState, only?: string): Prepared | undefined {
+    if (!this.base) return undefined;
+    const differing = this.differing.filter((p) => this.connected(state, p, only));
+    const fresh = differing.flatMap((p) => this.elementsOf(p, state));
+    const gone = new Set(differing.flatMap((p) => this.base!.elementsOf(p, state)).map((e) => e.id));
+    return this.base.network(state, only).changed(fresh, gone);
   }
 
   /** Operating point of the machine as it stands. Throws if the layout itself cannot be solved: a fault of ours. */
   solve(state: MachineState): OperatingPoint {
     const key = keyOf(state);
-    const known = this.solutions.get(key);
-    if (known) return known;
-    const result = solveOperatingPoint(this.elements(state));
-    if (!result.ok) throw new Error(`Layout ${this.layout.kind} does not solve in ${key}: ${result.code}`);
-    this.solutions.set(key, result);
-    return result;
+    let known = this.solutions.get(key);
+    if (!known) this.solutions.set(key, (known = this.solved(this.network(state), key)));
+    return known;
   }
 
   /** With a probe's own element added, for what loads the circuit or drives it. */
   solveWith(state: MachineState, probe: readonly Element[], only?: string): OperatingPoint {
-    const result = solveOperatingPoint([...this.elements(state, only), ...probe]);
-    if (!result.ok) throw new Error(`Layout ${this.layout.kind} does not solve with a probe: ${result.code}`);
+    const probed = this.network(state, only).changed(probe) ?? new Prepared([...this.elements(state, only), ...probe]);
+    return this.solved(probed, `${keyOf(state)} with a probe`);
+  }
+
+  private solved(network: Prepared, where: string): OperatingPoint {
+    const result = network.operatingPoint();
+    if (!result.ok) throw new Error(`Layout ${this.layout.kind} does not solve in ${where}: ${result.code}`);
     return result;
   }
 
   /** Whether the state's network has this node at all. */
   has(state: MachineState, node: NodeName): boolean {
-    return node === '0' || this.elements(state).some((e) => e.a === node || e.b === node);
+    return node === '0' || this.network(state).rows.nodes.has(node);
   }
 }

@@ -1,3 +1,5 @@
+export { Prepared } from './prepared.ts';
+export { Rows } from './rows.ts';
 export { solveOperatingPoint } from './operatingPoint.ts';
 export { floatingNodes } from './grounding.ts';
 export { filamentOhms } from './elements/index.ts';

@@ -12,7 +12,8 @@ export class Lu {
   constructor(matrix: Float64Array, size: number) {
     this.matrix = matrix;
     this.size = size;
-    this.order = Int32Array.from({ length: size }, (_, i) => i);
+    this.order = new Int32Array(size);
+    for (let i = 0; i < size; i++) this.order[i] = i;
     this.singularColumn = this.factor();
   }
 
@@ -20,24 +21,36 @@ export class Lu {
     const { matrix: m, size: n } = this;
     // A pivot this far below the largest entry is rounding, not data: n·ε of the matrix's own scale.
     let scale = 0;
-    for (let i = 0; i < m.length; i++) scale = Math.max(scale, Math.abs(m[i]!));
+    for (let i = 0; i < m.length; i++) {
+      const entry = Math.abs(m[i]!);
+      if (entry > scale) scale = entry;
+    }
     const negligible = scale * n * Number.EPSILON * 1e-9;
     for (let k = 0; k < n; k++) {
+      const top = k * n;
       let pivot = k;
-      let best = Math.abs(m[k * n + k]!);
+      let best = Math.abs(m[top + k]!);
       for (let i = k + 1; i < n; i++) {
         const size = Math.abs(m[i * n + k]!);
-        if (size > best) [best, pivot] = [size, i];
+        if (size > best) {
+          best = size;
+          pivot = i;
+        }
       }
       if (!(best > negligible)) return k;
       if (pivot !== k) this.swapRows(pivot, k);
-      const diagonal = m[k * n + k]!;
+      const diagonal = m[top + k]!;
       for (let i = k + 1; i < n; i++) {
-        const entry = m[i * n + k]!;
+        const row = i * n;
+        const entry = m[row + k]!;
+        // Most of a network's matrix is nothing.
         if (entry === 0) continue;
         const f = entry / diagonal;
-        m[i * n + k] = f;
-        for (let j = k + 1; j < n; j++) m[i * n + j]! -= f * m[k * n + j]!;
+        m[row + k] = f;
+        for (let j = k + 1; j < n; j++) {
+          const above = m[top + j]!;
+          if (above !== 0) m[row + j]! -= f * above;
+        }
       }
     }
     return -1;
@@ -45,8 +58,14 @@ export class Lu {
 
   private swapRows(p: number, q: number): void {
     const { matrix: m, size: n, order } = this;
-    for (let j = 0; j < n; j++) [m[p * n + j], m[q * n + j]] = [m[q * n + j]!, m[p * n + j]!];
-    [order[p], order[q]] = [order[q]!, order[p]!];
+    for (let j = 0, a = p * n, b = q * n; j < n; j++, a++, b++) {
+      const held = m[a]!;
+      m[a] = m[b]!;
+      m[b] = held;
+    }
+    const held = order[p]!;
+    order[p] = order[q]!;
+    order[q] = held;
   }
 
   /** Solves for one right-hand side; the argument is left alone. */
@@ -55,12 +74,12 @@ export class Lu {
     const x = new Float64Array(n);
     for (let i = 0; i < n; i++) {
       let sum = rhs[order[i]!]!;
-      for (let j = 0; j < i; j++) sum -= m[i * n + j]! * x[j]!;
+      for (let j = 0, a = i * n; j < i; j++, a++) sum -= m[a]! * x[j]!;
       x[i] = sum;
     }
     for (let i = n - 1; i >= 0; i--) {
       let sum = x[i]!;
-      for (let j = i + 1; j < n; j++) sum -= m[i * n + j]! * x[j]!;
+      for (let j = i + 1, a = i * n + j; j < n; j++, a++) sum -= m[a]! * x[j]!;
       x[i] = sum / m[i * n + i]!;
     }
     return x;

@@ -69,6 +69,8 @@ export interface Gap {
   a: NodeName;
   b: NodeName;
   strikeVolts: number;
+  /** What it stands off once it has burned and its gas is hot, for the rest of a run; as cold unless given. */
+  restrikeVolts?: number;
   arcVolts: number;
   arcOhms: number;
   holdAmps: number;
@@ -101,8 +103,72 @@ export interface Capacitor {
   initialVolts?: number;
 }
 
+/** A sharp hole that a liquid flows through either way; effort in pascal, flow in cubic metres a second. */
+export interface Orifice {
+  type: 'orifice';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  squareMetres: number;
+  /** C_d, 0.6 to 0.8. */
+  discharge: number;
+  /** Kilograms a cubic metre. */
+  density: number;
+}
+/** Lets a liquid from `a` to `b` once the pressure across it lifts it off its seat; a check valve cracks at little. */
+export interface SpringValve {
+  type: 'spring-valve';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  /** Wide open. */
+  squareMetres: number;
+  discharge: number;
+  density: number;
+  crackPascals: number;
+  fullPascals: number;
+  /** Past the shut seat, as a share of wide open. */
+  leakShare: number;
+}
+/** A hole between two spaces of air; effort is absolute pressure in pascal, flow kilograms a second. */
+export interface GasOrifice {
+  type: 'gas-orifice';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  squareMetres: number;
+  discharge: number;
+  /** Of the air that comes in. */
+  kelvin: number;
+}
+/** Gas shut in over a liquid, `a` its absolute pressure against `b`; at the operating point nothing flows into it. */
+export interface GasSpace {
+  type: 'gas-space';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  cubicMetres: number;
+  restPascals: number;
+  /** n of p·Vⁿ: 1 slow, 1.4 fast. */
+  exponent: number;
+  initialVolts?: number;
+}
+
 export type Element =
-  Resistor | VoltageSource | CurrentSource | Switch | Diode | Filament | Inductor | Capacitor | ControlledVoltage | Gap;
+  | Resistor
+  | VoltageSource
+  | CurrentSource
+  | Switch
+  | Diode
+  | Filament
+  | Inductor
+  | Capacitor
+  | ControlledVoltage
+  | Gap
+  | Orifice
+  | SpringValve
+  | GasOrifice
+  | GasSpace;
 
 /** Two inductors that share flux: M = k·√(L₁L₂), dotted at their first nodes. */
 export interface Coupling {
@@ -115,6 +181,8 @@ export interface Coupling {
 export interface Circuit {
   readonly elements: readonly Element[];
   readonly couplings: readonly Coupling[];
+  /** From every node to ground, siemens; 10⁻¹² unless given. */
+  readonly leak?: number;
 }
 
 /** A solved operating point. `amps(id)` flows from the element's first node to its second, inside it. */

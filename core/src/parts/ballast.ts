@@ -1,4 +1,4 @@
-import { logBetween, OPEN_OHMS, type PartKind } from './part.ts';
+import { inLine, logBetween, OPEN_OHMS, type PartKind } from './part.ts';
 
 export const ballast: PartKind = {
   kind: 'ballast',
@@ -40,7 +40,7 @@ export const ballast: PartKind = {
       apply: (p) => ({ ...p, ohms: 0.03 }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+  elements: inLine,
 };
 
 /** The wire from the starter's solenoid that feeds the coil full voltage while cranking. */

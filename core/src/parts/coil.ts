@@ -17,6 +17,7 @@ function wrongCoil(p: PartParams, fit: FitOut): PartParams {
 
 export const coil: PartKind = {
   kind: 'coil',
+  exchanged: true,
   plates: [
     { id: 'primaryOhms', label: 'Primary resistance', dimension: 'resistance', typical: primary },
     {

@@ -1,4 +1,4 @@
-import { deadShort, logBetween, OPEN_OHMS, type PartKind } from './part.ts';
+import { inLine, deadShort, logBetween, OPEN_OHMS, type PartKind } from './part.ts';
 
 /** Leak of sound insulation, ohms. */
 const SOUND_INSULATION = { low: 1e8, high: 1e9 };
@@ -78,7 +78,7 @@ export const heavyJoint: PartKind = {
       apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.008, 0.08, s) * (fit.volts / 12) }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+  elements: inLine,
 };
 
 /** The distributor body's way to the engine: a pigtail and the clamp. */
@@ -104,5 +104,5 @@ export const bodyEarth: PartKind = {
       apply: (p, s) => ({ ...p, ohms: logBetween(1.2, 300, s) }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+  elements: inLine,
 };

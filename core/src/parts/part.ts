@@ -67,6 +67,10 @@ export interface MachineState {
   readonly key: 'off' | 'on' | 'crank' | 'run';
   /** Where the cam holds the points; `turning` is solved as both. */
   readonly points: 'open' | 'closed' | 'turning';
+  /** The stop switch held at run while the key is off, to measure past it. */
+  readonly stopHeld?: 'run';
+  /** The trigger's part played by a helper, so that a module switches with the engine still. */
+  readonly told?: 'by hand';
   /** Parts taken out of circuit: their elements are left out. */
   readonly unplugged?: readonly string[];
   /** Parts that a helper clips in for the check, such as a known-good condenser. */
@@ -79,6 +83,8 @@ export interface PartKind {
   readonly faults: readonly FaultMode[];
   readonly repairs: readonly RepairSpec[];
   readonly elements: (params: PartParams, context: PartContext) => Element[];
+  /** A check may put a known-good one of these in its place; then its figures are those off the shelf. */
+  readonly exchanged?: boolean;
   readonly highTension?: (params: PartParams, fit: FitOut) => HighTension;
 }
 
@@ -97,10 +103,28 @@ export interface PartInstance {
   readonly apart?: boolean;
 }
 
+/** The middle of every typical band: a part off the shelf. */
+export const offTheShelf = (kind: PartKind, fit: FitOut): PartParams =>
+  Object.fromEntries(
+    kind.plates.map((p) => {
+      const { low, high } = p.typical(fit);
+      return [p.id, (low + high) / 2];
+    }),
+  );
+
+/** Figures of a part as a check finds it: its own, or those of the known-good one that stands in for it. */
+export const figuresIn = (part: PartInstance, own: PartParams, state: MachineState, fit: FitOut): PartParams =>
+  part.kind.exchanged && state.clipped?.includes(part.id) ? offTheShelf(part.kind, fit) : own;
+
+/** One resistance from `a` to `b`: joints, and whatever stands in a wire. */
+export const inLine: PartKind['elements'] = (p, { id, nodes }) => [
+  { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
+];
+
 /** Log scale between two positive ends; severity 0 gives `from`. */
 export const logBetween = (from: number, to: number, severity: number): number => from * (to / from) ** severity;
 export const between = (from: number, to: number, severity: number): number => from + (to - from) * severity;
 /** Stands for "not connected": far beyond any ohmmeter. Ohms. */
 export const OPEN_OHMS = 1e12;
 /** Metal on metal where it should not be; the same wherever it happens, so its ohms do not tell where. */
-export const deadShort = (severity: number): number => logBetween(0.02, 0.4, severity);
+export const deadShort = (severity: number): number => logBetween(0.02, 0.15, severity);

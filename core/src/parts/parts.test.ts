@@ -3,7 +3,9 @@ import type { Element } from '../network/index.ts';
 import type { FitOut } from '../schema/machine.ts';
 import {
   contactMade,
+  fluxShare,
   meltingAmps,
+  offTheShelf as middle,
   OPEN_OHMS,
   PARTS,
   type MachineState,
@@ -27,19 +29,16 @@ const plain = fits.find((f) => f.volts === 12 && f.ballast === 'none')!;
 const ballasted = fits.find((f) => f.volts === 12 && f.ballast === 'external')!;
 const kinds = Object.entries(PARTS) as [string, PartKind][];
 
-/** The middle of every typical band. */
-const middle = (kind: PartKind, fit: FitOut): PartParams =>
-  Object.fromEntries(
-    kind.plates.map((p) => {
-      const { low, high } = p.typical(fit);
-      return [p.id, (low + high) / 2];
-    }),
-  );
 const failed = (kind: PartKind, fault: string, severity = 0.5, fit = plain): PartParams =>
   kind.faults.find((f) => f.id === fault)!.apply(middle(kind, fit), severity, fit);
 const on: MachineState = { key: 'on', points: 'closed' };
 const elements = (kind: PartKind, p: PartParams, state: MachineState = on, fit = plain): Element[] =>
-  kind.elements(p, { id: 'x', nodes: { a: 'a', b: 'b', tower: 't', earth: 'e' }, fit, state });
+  kind.elements(p, {
+    id: 'x',
+    nodes: { a: 'a', b: 'b', tower: 't', earth: 'e', in: 'in', trigger: 'trg', supply: 's', signal: 'sig' },
+    fit,
+    state,
+  });
 const ohmsOf = (list: Element[], id: string): number => {
   const e = list.find((x) => x.id === id)!;
   if (e.type === 'resistor') return e.ohms;
@@ -207,5 +206,123 @@ describe('the spark’s side', () => {
   });
   it('a punched rotor sends the spark to the shaft at a few kilovolts', () => {
     expect(PARTS.rotor.highTension!(failed(PARTS.rotor, 'punched'), plain).flashVolts).toBeLessThan(7e3);
+  });
+});
+
+describe('what a flywheel drives', () => {
+  it('a coil with turns shorted loses volts as it loses ohms; one that breaks down loses only volts', () => {
+    const [sound, turns, down] = [
+      middle(PARTS.chargeCoil, plain),
+      failed(PARTS.chargeCoil, 'turns'),
+      failed(PARTS.chargeCoil, 'breaks-down'),
+    ];
+    expect(turns['ohms']! / sound['ohms']!).toBeCloseTo(turns['voltsPerRpm']! / sound['voltsPerRpm']!, 9);
+    expect(down['ohms']).toBe(sound['ohms']);
+    expect(down['voltsPerRpm']).toBeLessThan(sound['voltsPerRpm']! / 2);
+  });
+  it('a stop switch earths every wire it is given, at stop only, unless it is held at run', () => {
+    const nodes = { a1: 'one', a2: 'two', b: '0' };
+    const at = (state: MachineState, p = middle(PARTS.stopSwitch, plain)) =>
+      PARTS.stopSwitch.elements(p, { id: 's', nodes, fit: plain, state });
+    const off: MachineState = { key: 'off', points: 'open' };
+    for (const pole of ['a1', 'a2']) {
+      expect(ohmsOf(at(off), `s.${pole}`)).toBeLessThan(1);
+      expect(ohmsOf(at({ ...off, stopHeld: 'run' }), `s.${pole}`)).toBe(OPEN_OHMS);
+      expect(ohmsOf(at(on), `s.${pole}`)).toBe(OPEN_OHMS);
+      expect(ohmsOf(at(on, failed(PARTS.stopSwitch, 'stuck')), `s.${pole}.earth`)).toBeLessThan(1);
+    }
+  });
+  it('flux halves with 1.4 mm more of air, and is whole at the gap it was made for', () => {
+    expect(fluxShare(0.3e-3)).toBe(1);
+    expect(fluxShare(1.7e-3)).toBeCloseTo(0.5, 9);
+  });
+  it('each output of a pack can die alone', () => {
+    const dead = failed(PARTS.pack, 'channel-3');
+    expect(dead['dead-3']).toBe(1);
+    expect(dead['dead']).toBe(0);
+  });
+});
+
+describe('what electronics switch with', () => {
+  const crank: MachineState = { key: 'crank', points: 'closed' };
+  const made = (state: MachineState, p: PartParams) => {
+    const list = PARTS.module.elements(p, {
+      id: 'm',
+      nodes: { a: 'a', b: 'b', supply: 's', trigger: 't' },
+      fit: plain,
+      state,
+    });
+    const e = list.find((x) => x.id === 'm')!;
+    return e.type === 'switch' && e.closed;
+  };
+  const sound = middle(PARTS.module, plain);
+  it.each([
+    ['cranking, told', crank, sound, true],
+    ['cranking, between two', { ...crank, points: 'open' }, sound, false],
+    ['key on, engine still', { key: 'on', points: 'closed' }, sound, false],
+    ['key on, told by hand', { key: 'on', points: 'closed', told: 'by hand' }, sound, true],
+    ['untold', crank, { ...sound, untold: 1 }, false],
+    ['untold, but told by hand', { ...crank, told: 'by hand' }, { ...sound, untold: 1 }, true],
+    ['unfed, told by hand', { ...crank, told: 'by hand' }, { ...sound, unfed: 1 }, false],
+    ['dead', crank, failed(PARTS.module, 'dead'), false],
+    ['dead, a good one in its place', { ...crank, clipped: ['m'] }, failed(PARTS.module, 'dead'), true],
+    ['shorted, key on', { key: 'on', points: 'open' }, failed(PARTS.module, 'stuck'), true],
+    ['shorted, key off', { key: 'off', points: 'open' }, failed(PARTS.module, 'stuck'), false],
+  ] as const)('a module %s', (_name, state, p, closed) => {
+    expect(made(state, p)).toBe(closed);
+  });
+  it('a sensor pulls its signal down as the vane passes, unless it is dead, unfed or shorted', () => {
+    const at = (points: 'open' | 'closed', p: PartParams) => {
+      const nodes = { supply: 's', signal: 'sig', earth: 'e' };
+      const list = PARTS.sensor.elements(p, { id: 'x', nodes, fit: plain, state: { key: 'on', points } });
+      return ohmsOf(list, 'x.output') < 1000;
+    };
+    const whole = middle(PARTS.sensor, plain);
+    expect([at('open', whole), at('closed', whole)]).toEqual([true, false]);
+    expect(at('open', { ...whole, unfed: 1 })).toBe(false);
+    expect(at('open', failed(PARTS.sensor, 'dead'))).toBe(false);
+    expect(at('closed', failed(PARTS.sensor, 'shorted'))).toBe(true);
+  });
+  it('a module holds a sensor’s signal up only where it has to', () => {
+    const list = (nodes: Record<string, string>) =>
+      PARTS.module.elements(sound, {
+        id: 'm',
+        nodes: { a: 'a', b: 'b', supply: 's', trigger: 't', ...nodes },
+        fit: plain,
+        state: on,
+      });
+    expect(list({ pull: 't' }).some((e) => e.id === 'm.pull')).toBe(true);
+    expect(list({}).some((e) => e.id === 'm.pull')).toBe(false);
+  });
+  it('a feed taken from behind the ballast joins another node; where there is no such node, its own', () => {
+    const from = (nodes: Record<string, string>) =>
+      PARTS.moduleFeed.elements(failed(PARTS.moduleFeed, 'behind'), { id: 'f', nodes, fit: ballasted, state: on })[0];
+    expect(from({ a: 'switch', b: 'm', behind: 'coil+' })).toMatchObject({ a: 'coil+' });
+    expect(from({ a: 'switch', b: 'm' })).toMatchObject({ a: 'switch' });
+  });
+  it('plug coils draw together what one of them does, since they take turns', () => {
+    const of = (cylinders: 4 | 8) =>
+      ohmsOf(
+        PARTS.plugCoil.elements(middle(PARTS.plugCoil, plain), {
+          id: 'c',
+          nodes: { a: 'a', b: 'b' },
+          fit: { ...plain, cylinders },
+          state: crank,
+        }),
+        'c',
+      );
+    expect(of(8) / of(4)).toBeCloseTo(2, 9);
+  });
+});
+
+describe('what earlier owners added', () => {
+  it('a sound box costs hundredths of an ohm, a resistor what it is', () => {
+    expect(middle(PARTS.addedBox, plain)['ohms']).toBeLessThan(0.2);
+    expect(middle(PARTS.addedResistor, plain)['ohms']).toBeGreaterThan(0.5);
+    expect(PARTS.addedResistor.plates[0]!.hidden).toBeUndefined();
+  });
+  it('a poor joint comes on top of what the thing itself has', () => {
+    const poor = failed(PARTS.addedResistor, 'poor');
+    expect(poor['ohms']).toBeGreaterThan(middle(PARTS.addedResistor, plain)['ohms']! + 1);
   });
 });

@@ -100,3 +100,25 @@ export function contactMade(p: Readonly<Record<string, number>>, camAllows: bool
   if (p['parted']! > 0.5) return false;
   return camAllows || p['gapMetres']! < LEAST_GAP;
 }
+
+/** Points that fire one coil of a single or a twin, on a cam with one lobe. */
+export const twinPoints: PartKind = {
+  ...points,
+  kind: 'points of one coil',
+  plates: points.plates.map((plate) =>
+    plate.id === 'dwellDegrees'
+      ? { ...plate, typical: () => ({ low: 95, high: 125 }) }
+      : plate.id === 'gapMetres'
+        ? { ...plate, typical: () => ({ low: 0.33e-3, high: 0.43e-3 }) }
+        : plate,
+  ),
+};
+
+/** Points of their own for one cylinder of a flywheel magneto: shut for about half a turn before they open. */
+export const flywheelPoints: PartKind = {
+  ...points,
+  kind: 'flywheel points',
+  plates: points.plates.map((plate) =>
+    plate.id === 'dwellDegrees' ? { ...plate, typical: () => ({ low: 115, high: 140 }) } : plate,
+  ),
+};

@@ -8,6 +8,8 @@ export const INSTRUMENT_IDS = [
   'spark tester',
   'feeler gauge',
   'capacitance meter',
+  'peak adapter',
+  'scan reader',
   'eyes',
 ] as const;
 
@@ -19,9 +21,22 @@ export const houseSchema = z
     ratePerHour: z.number().min(0).max(1000).default(40),
     owns: z
       .array(z.enum(INSTRUMENT_IDS))
-      .default(['voltmeter', 'ohmmeter', 'test lamp', 'spark tester', 'feeler gauge', 'eyes']),
+      .default([
+        'voltmeter',
+        'ohmmeter',
+        'test lamp',
+        'spark tester',
+        'feeler gauge',
+        'peak adapter',
+        'scan reader',
+        'eyes',
+      ]),
     /** How sure one wants to be before a repair is called for, 0.8…0.999. */
     sureness: z.number().min(0.8, 'Between 0.8 and 0.999.').max(0.999, 'Between 0.8 and 0.999.').default(0.98),
+    /** Which check comes first: what tells most for its minutes, the trail in its order, or its middle. */
+    policy: z.enum(['cheapest information', 'walk in order', 'halve']).default('cheapest information'),
+    /** From this price on a part is dear and is called guilty by two checks; a tenth of the machine's worth when null. */
+    dearFrom: z.number().min(0).max(1e6).nullable().default(null),
     /** Own minutes and money for a repair, keyed `part.repair`. */
     repairs: z.record(z.string(), z.object({ minutes: z.number().min(0), money: z.number().min(0) })).default({}),
   })

@@ -25,6 +25,8 @@ export type ReadingValue = z.infer<typeof readingValueSchema>;
 export const conditionsSchema = z.object({
   warmth: z.enum(['cold', 'hot', 'unknown']).default('unknown'),
   faultPresent: z.enum(['yes', 'no', 'unknown']).default('unknown'),
+  /** Minutes that the part had been run or heated, where a soak test was timed. */
+  soakMinutes: z.number().min(0).max(600).optional(),
 });
 export type Conditions = z.infer<typeof conditionsSchema>;
 

@@ -1,15 +1,46 @@
 import { z } from 'zod';
 
+/** Kinds of spark trail. */
+export const LAYOUT_IDS = [
+  'battery-points',
+  'electronic',
+  'conversion',
+  'points-coils',
+  'flywheel-magneto',
+  'rotating-magneto',
+  'capacitor-discharge',
+  'battery-discharge',
+  'coil-on-plug',
+] as const;
+
 /** What kind of each trail the machine has; the layout is built from it. */
 export const fitOutSchema = z
   .object({
-    layout: z.literal('battery-points'),
+    layout: z.enum(LAYOUT_IDS),
     volts: z.union([z.literal(6), z.literal(12)]),
     earth: z.enum(['negative', 'positive']),
-    cylinders: z.union([z.literal(4), z.literal(6), z.literal(8)]),
+    cylinders: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4), z.literal(6), z.literal(8)]),
     ballast: z.enum(['none', 'external', 'bypassed']),
     fused: z.boolean(),
     marine: z.boolean().default(false),
+    /** What tells an electronic ignition when. */
+    trigger: z.enum(['magnetic', 'hall', 'optical']).optional(),
+    /** Where its module sits, and whether an engine computer commands it. */
+    module: z.enum(['in the distributor', 'on a heat sink', 'commanded']).optional(),
+    /** Without a distributor, on two cylinders. */
+    coils: z.enum(['double-ended', 'one each']).optional(),
+    /** A capacitor against radio noise on the coil's feed. */
+    suppressor: z.boolean().optional(),
+    /** What stands in the feed after the switch that the maker, or an earlier owner, put there; in their order. */
+    added: z
+      .array(
+        z.object({
+          what: z.enum(['interlock', 'relay', 'alarm', 'box', 'resistor']),
+          label: z.string().trim().min(1, 'Say what it is.').max(40),
+        }),
+      )
+      .max(4, 'Four at most.')
+      .optional(),
     compressionRatio: z.number().min(3).max(14),
   })
   .meta({ id: 'FitOut' });

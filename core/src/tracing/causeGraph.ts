@@ -46,6 +46,55 @@ const openSecondary: readonly CauseSpec[] = [
   },
 ];
 
+const hotOrLoose = (earth: string): readonly CauseSpec[] => [
+  {
+    id: 'earth-poor',
+    label: 'It sat on a poor earth and cooked',
+    faults: [earth],
+    look: 'Measure its earth; look for dried or missing heat paste under it.',
+    weight: 3,
+  },
+  {
+    id: 'lead-open',
+    label: 'A lead was off or open while it ran',
+    faults: ['coil-lead.open', 'lead-*.open'],
+    look: 'Measure every lead end to end.',
+    weight: 2,
+  },
+];
+const drivenHard: readonly CauseSpec[] = [
+  {
+    id: 'coil-low',
+    label: 'The coil draws too much: turns shorted, or of the wrong type',
+    faults: ['coil.primary-shorted', 'coil.wrong'],
+    look: 'Measure its primary; read its label.',
+    weight: 3,
+  },
+];
+const ownOpen: readonly CauseSpec[] = [
+  {
+    id: 'own-lead-open',
+    label: 'Its lead or boot was open, so the spark had nowhere to go',
+    faults: ['lead-*.open'],
+    look: 'Measure the lead end to end.',
+    weight: 3,
+  },
+  {
+    id: 'own-gap-wide',
+    label: 'Its plug’s gap burnt wide',
+    faults: ['plug-*.wide'],
+    look: 'Gauge the plug.',
+    weight: 3,
+  },
+];
+const nutLoose: CauseSpec = {
+  id: 'nut-loose',
+  label: 'The flywheel nut was loose, or the taper dirty',
+  faults: [],
+  look: 'Look for bruises on the taper; try the nut before it comes off.',
+  weight: 4,
+};
+
 /** Keyed by fault; a star stands for any cylinder. */
 export const CAUSES: Readonly<Record<string, readonly CauseSpec[]>> = {
   'points.burnt': [
@@ -175,15 +224,62 @@ export const CAUSES: Readonly<Record<string, readonly CauseSpec[]>> = {
       weight: 2,
     },
   ],
+  'module.dead': [...hotOrLoose('module-earth.poor'), ...drivenHard],
+  'module.weak': hotOrLoose('module-earth.poor'),
+  'module.stuck': drivenHard,
+  'pack.dead': hotOrLoose('pack-earth.poor'),
+  'pack.channel-*': ownOpen,
+  'charge-coil.open': [
+    {
+      id: 'rubbed',
+      label: 'The flywheel rubbed it',
+      faults: [],
+      look: 'Look for bright marks on coil and magnets; feel the crank’s bearing.',
+      weight: 3,
+    },
+  ],
+  'charge-coil.earthed': [
+    { id: 'chafed', label: 'Its wire was pinched under the plate', faults: [], look: 'Follow the wire.', weight: 3 },
+  ],
+  'flywheel.sheared': [
+    nutLoose,
+    { id: 'stopped-dead', label: 'The engine was stopped dead', faults: [], look: 'Ask the owner.', weight: 3 },
+  ],
+  'coil-*.insulation': ownOpen,
+  'coil-*.secondary-open': ownOpen,
+  'coil-*.dead': ownOpen,
+  'points-*.burnt': [
+    {
+      id: 'own-condenser',
+      label: 'Its condenser is of the wrong value or failing',
+      faults: ['condenser-*.open', 'condenser-*.leaky'],
+      look: 'Watch the points for arcing; measure the condenser.',
+      weight: 3,
+    },
+    {
+      id: 'stood',
+      label: 'It stood damp for years',
+      faults: [],
+      look: 'Look for furring on the faces.',
+      weight: 3,
+    },
+  ],
+  'impulse.stuck': [
+    { id: 'gum', label: 'Old grease turned to gum', faults: [], look: 'Smell and feel the pawls.', weight: 4 },
+  ],
+  'suppressor.shorted': [
+    { id: 'heat', label: 'Mounted where it cooks', faults: [], look: 'See how near the exhaust it sits.', weight: 1 },
+  ],
 };
 
-const starred = (id: string) => id.replace(/-\d+\./, '-*.');
+/** A cylinder's number, in the part's name or at the end of the way it failed. */
+const starred = (id: string) => id.replace(/-\d+(?=\.|$)/, '-*');
 
 export const causesOf = (faultId: string): readonly CauseSpec[] => CAUSES[faultId] ?? CAUSES[starred(faultId)] ?? [];
 
 /** Whether a model fault is one that a cause names; `of` is the fault whose cause is sought, for "the same cylinder". */
 export function names(cause: CauseSpec, candidate: string, of: string): boolean {
-  const own = /-(\d+)\./.exec(of)?.[1];
+  const own = /-(\d+)(?=\.|$)/.exec(of)?.[1];
   return cause.faults.some((pattern) => {
     if (!pattern.includes('*')) return pattern === candidate;
     if (own !== undefined) return pattern.replace('*', own) === candidate;

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { JobEvent } from '../schema/job.ts';
+import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { CAUSES } from './causeGraph.ts';
 import { traceCauses } from './causes.ts';
+import { buildModel } from './model.ts';
 import { Tracer } from './trace.ts';
 
 const tracer = new Tracer(machine(), house);
@@ -34,11 +36,21 @@ describe('why the points burnt', () => {
 });
 
 it('the table of causes names only faults that exist', () => {
-  const everywhere = new Tracer(machine({ ballast: 'bypassed', cylinders: 8 }), house).model.faults.map((f) => f.id);
+  const everywhere = Object.values(KINDS)
+    .concat({ ballast: 'bypassed', cylinders: 8 })
+    .flatMap((fit) => buildModel(machine(fit), house).faults.map((f) => f.id));
   const exists = (pattern: string) =>
-    everywhere.some((id) => id === pattern || id.replace(/-\d+\./, '-*.') === pattern);
+    everywhere.some((id) => id === pattern || id.replace(/-\d+(?=\.|$)/, '-*') === pattern);
   for (const [fault, causes] of Object.entries(CAUSES)) {
     expect(exists(fault), fault).toBe(true);
     for (const c of causes) for (const f of c.faults) expect(exists(f), f).toBe(true);
   }
+});
+
+it('a cause of one cylinder is looked for on that cylinder', () => {
+  const outboard = new Tracer(machine({ layout: 'capacitor-discharge', cylinders: 3 }), house);
+  const { causes } = traceCauses(outboard, 'coil-2.insulation', noFire, [reading('plug-2-gap', 2.4e-3)])!;
+  const wide = causes.find((c) => c.spec.id === 'own-gap-wide')!;
+  const other = traceCauses(outboard, 'coil-3.insulation', noFire, [reading('plug-2-gap', 2.4e-3)])!;
+  expect(wide.share).toBeGreaterThan(2 * other.causes.find((c) => c.spec.id === 'own-gap-wide')!.share);
 });

@@ -1,5 +1,5 @@
 import type { Check } from '../checks/index.ts';
-import { INSTRUMENTS } from '../instruments/index.ts';
+import { fromRuler, INSTRUMENTS } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 import type { Weigher } from './belief.ts';
 import { MEMBERS, type Ensemble, type Predicted } from './ensemble.ts';
@@ -10,6 +10,12 @@ const CELLS = 24;
 
 /** p(cell | severity step): one row for each step, or a single one where severity makes no difference. */
 export type CellShares = readonly Float64Array[];
+
+/** A cell as a reading: a word, a stretch of the ruler in SI, or OL. */
+export type CellReading =
+  | { readonly kind: 'word'; readonly word: string }
+  | { readonly kind: 'open' }
+  | { readonly kind: 'number'; readonly low: number; readonly high: number };
 
 /** Turns predictions into cells, once for each prediction. */
 export class Cells {
@@ -45,6 +51,19 @@ export class Cells {
     let shares = own.get(ensemble.strata);
     if (!shares) own.set(ensemble.strata, (shares = this.compute(predicted, check, ensemble)));
     return shares;
+  }
+
+  /** What a reading in a cell would be. */
+  reading(check: Check, cell: number): CellReading {
+    const { dimension, words } = INSTRUMENTS[check.instrument];
+    if (dimension === undefined) return { kind: 'word', word: (check.words ?? words ?? [])[cell] ?? '' };
+    if (cell === CELLS) return { kind: 'open' };
+    const { low, step } = this.edgesOf(check);
+    return {
+      kind: 'number',
+      low: fromRuler(low + step * cell, dimension),
+      high: fromRuler(low + step * (cell + 1), dimension),
+    };
   }
 
   private compute(p: Predicted, check: Check, { strata, graded }: Ensemble): CellShares {

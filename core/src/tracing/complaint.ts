@@ -9,6 +9,14 @@ const RUNNING = { key: 'run', points: 'turning' } as const;
 /** Below this share of the nominal voltage the starter does not turn the engine fast enough to speak of "cranks". */
 const CRANKS_FROM = 0.58;
 
+/** Degrees of the crank by which a spark may be out before the engine will not fire. */
+const FIRES_WITHIN = 25;
+/** Chance that the sparks, such as they are, come near enough to their moment. */
+export const firesInTime = (scene: Scene): number => {
+  const off = scene.layout.outOfTime?.(scene);
+  return off === undefined ? 1 : logistic((FIRES_WITHIN - Math.abs(off)) / 3);
+};
+
 /**
  * p(complaint | this machine): the complaint is the first reading, predicted by the same model as every other.
  * Fires or not on each cylinder, from the voltage that is there against the voltage that is asked.
@@ -16,9 +24,11 @@ const CRANKS_FROM = 0.58;
 export function complaintLikelihood(scene: Scene, complaint: Complaint): number {
   const cranking = complaint.symptom === 'no-fire' || complaint.symptom === 'hard-start';
   const state = cranking ? CRANKING : RUNNING;
-  const cylinders = Array.from({ length: scene.layout.fit.cylinders }, (_, i) =>
-    sparkWords(scene.layout.spark(scene, 'plug', state, i + 1)),
-  );
+  const timed = firesInTime(scene);
+  const cylinders = Array.from({ length: scene.layout.fit.cylinders }, (_, i) => {
+    const spark = sparkWords(scene.layout.spark(scene, 'plug', state, i + 1));
+    return { none: 1 - (1 - spark.none) * timed, weak: spark.weak };
+  });
   const allDead = cylinders.reduce((p, c) => p * c.none, 1);
   const noneDead = cylinders.reduce((p, c) => p * (1 - c.none), 1);
   const someDead = Math.max(0, 1 - allDead - noneDead);

@@ -64,10 +64,9 @@ export class Ensemble {
     this.without = without;
     this.graded = faults.length === 1 && comesInDegrees(model, sound[0]!, faults[0]!);
     this.strata = this.graded ? NEAR : ALIKE;
-    const alike = faults.every((f) => f.part.apart) ? without : undefined;
     this.scenes = sound.map((params, member) => {
       const failed = faults.reduce((p, f, k) => withFault(model, p, f, severity(member, k)), params);
-      return new Scene(model.layout, failed, alike?.scenes[member]);
+      return new Scene(model.layout, failed, without?.scenes[member]);
     });
   }
 

@@ -1,4 +1,5 @@
 import type { Complaint, Conditions } from '../schema/job.ts';
+import { partCelsius, showsAt } from './heat.ts';
 import type { ModelFault } from './model.ts';
 
 /** Chance that a fault that comes and goes shows itself while nobody knows whether it is there. */
@@ -10,6 +11,9 @@ const HEAT = { hot: 0.85, cold: 0.12, unknown: 0.4 } as const;
 /** s: the chance that the fault was there when the reading was taken. p(x|f) = s·p(x|there) + (1−s)·p(x|sound). */
 export function shows(complaint: Complaint, conditions: Conditions): number {
   if (conditions.faultPresent === 'yes') return 1;
+  // A soak that did not bring it on is worth what the heat would have shown.
+  if (complaint.pattern === 'hot' && conditions.soakMinutes !== undefined)
+    return showsAt(partCelsius(conditions.soakMinutes));
   if (conditions.faultPresent === 'no') return ABSENT_SHOWS;
   if (complaint.pattern === 'constant') return 1;
   return complaint.pattern === 'hot' ? HEAT[conditions.warmth] : UNKNOWN_SHOWS;

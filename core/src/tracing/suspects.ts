@@ -37,7 +37,7 @@ export function faultShares(belief: Belief): Map<ModelFault, number> {
 /** Smaller than a third of a decade nobody would call evidence. */
 const WORTH_SAYING = 0.3;
 
-function evidenceFor(weigher: Weigher, belief: Belief, complaint: Complaint, fault: ModelFault): Evidence[] {
+export function evidenceFor(weigher: Weigher, belief: Belief, complaint: Complaint, fault: ModelFault): Evidence[] {
   const mean = (logs: Float64Array) => logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length;
   return belief.story.readings
     .flatMap(({ reading, repaired }): Evidence[] => {
@@ -92,13 +92,15 @@ export function rankSuspects(
 const PROVEN_BELOW = 0.01;
 const PROVEN_FALL = 0.2;
 
+/** Belief by station. */
+export function stationShares(belief: Belief): Map<string, number> {
+  const shares = new Map<string, number>();
+  for (const [{ part }, mass] of faultShares(belief)) shares.set(part.station, (shares.get(part.station) ?? 0) + mass);
+  return shares;
+}
+
 export function stationStates(weigher: Weigher, belief: Belief, before: Belief): StationState[] {
-  const share = (b: Belief) => {
-    const by = new Map<string, number>();
-    for (const [fault, mass] of faultShares(b)) by.set(fault.part.station, (by.get(fault.part.station) ?? 0) + mass);
-    return by;
-  };
-  const [now, first] = [share(belief), share(before)];
+  const [now, first] = [stationShares(belief), stationShares(before)];
   return weigher.model.layout.stations.map(({ id }) => {
     const [mass, prior] = [now.get(id) ?? 0, first.get(id) ?? 0];
     const fell = mass < PROVEN_BELOW && mass < PROVEN_FALL * prior;
@@ -106,12 +108,13 @@ export function stationStates(weigher: Weigher, belief: Belief, before: Belief):
   });
 }
 
+export interface Stray {
+  readonly readingId: string;
+  readonly chance: number;
+}
+
 /** Chance of each reading having missed its mark (wrong terminal, wrong range), averaged over the belief. */
-export function strayReadings(
-  weigher: Weigher,
-  belief: Belief,
-  complaint: Complaint,
-): { readingId: string; chance: number }[] {
+export function strayReadings(weigher: Weigher, belief: Belief, complaint: Complaint): Stray[] {
   return belief.story.readings.flatMap(({ reading, repaired }) => {
     const check = weigher.check(reading.checkId);
     if (!check) return [];

@@ -6,8 +6,21 @@ import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
 import type { Check } from '../checks/index.ts';
 import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
-import { rankSuspects, stationStates, strayReadings, type StationState, type Suspect } from './suspects.ts';
-import { judge, type Verdict } from './verdict.ts';
+import { mindChangers, type MindChanger } from './changeMind.ts';
+import { SOAK_MINUTES } from './heat.ts';
+import { inOrderOf } from './policies.ts';
+import { secondCheck, witnesses } from './secondCheck.ts';
+import {
+  evidenceFor,
+  faultShares,
+  rankSuspects,
+  stationStates,
+  strayReadings,
+  type StationState,
+  type Stray,
+  type Suspect,
+} from './suspects.ts';
+import { judge, repairShares, type Verdict } from './verdict.ts';
 
 export interface Trace {
   readonly suspects: readonly Suspect[];
@@ -19,8 +32,14 @@ export interface Trace {
   readonly sound: number;
   readonly outside: number;
   /** Readings that fit nothing well, most at odds first. */
-  readonly atOdds: readonly { readingId: string; chance: number }[];
+  readonly atOdds: readonly Stray[];
   readonly opened: readonly string[];
+  /** Readings that would take the lead from the leading repair. */
+  readonly mindChangers: readonly MindChanger[];
+  /** Where a reading is at odds with the rest: the check that would settle whether it missed its mark. */
+  readonly settles: Check | undefined;
+  /** What the best check tells now, and what one would tell after a soak; only where heat brings the trouble on. */
+  readonly soak: { readonly check: Check; readonly bitsNow: number; readonly bitsAfter: number } | undefined;
 }
 
 const SUSPECTS_SHOWN = 8;
@@ -35,9 +54,12 @@ export class Tracer {
   private readonly cells: Cells;
   private readonly house: House;
   private readonly first = new Map<string, Belief>();
+  private readonly dearFrom: number;
+  private readonly strayed = new WeakMap<Belief, readonly Stray[]>();
 
   constructor(machine: MachineBody, house: House) {
     this.house = house;
+    this.dearFrom = house.dearFrom ?? machine.worth / 10;
     this.model = buildModel(machine, house);
     this.weigher = new Weigher(this.model);
     this.cells = new Cells(this.weigher);
@@ -48,10 +70,23 @@ export class Tracer {
   }
 
   /** Checks in the order of what they tell per minute. */
-  rank(belief: Belief, complaint: Complaint, now: Conditions): RankedCheck[] {
+  rank(belief: Belief, complaint: Complaint, now: Conditions): readonly RankedCheck[] {
     const counted = count(this.weigher, belief, now, complaint);
-    const stray = new Map(strayReadings(this.weigher, belief, complaint).map((r) => [r.readingId, r.chance]));
-    return rankChecks(this.weigher, this.cells, belief, counted, settled(belief, stray));
+    const ranked = rankChecks(
+      this.weigher,
+      this.cells,
+      belief,
+      counted,
+      settled(belief, this.strays(belief, complaint)),
+    );
+    return inOrderOf(this.house.policy, this.model, belief, ranked);
+  }
+
+  /** Looked for once a belief: ranking, a soak's ranking and the trace itself all ask. */
+  private strays(belief: Belief, complaint: Complaint): readonly Stray[] {
+    let known = this.strayed.get(belief);
+    if (!known) this.strayed.set(belief, (known = strayReadings(this.weigher, belief, complaint)));
+    return known;
   }
 
   verdict(
@@ -65,22 +100,84 @@ export class Tracer {
     const telling = ranked.some((r) => r.bits > WORTH_ASKING * 20);
     if (now.faultPresent === 'no' && !telling && (verdict.kind === 'check' || verdict.kind === 'nothing left to check'))
       return { kind: 'wait' };
-    return verdict;
+    if (verdict.kind !== 'fix' || verdict.repair.money < this.dearFrom) return verdict;
+    return this.doubted(verdict, belief, complaint, ranked) ?? verdict;
+  }
+
+  /** A dear part by one witness only, where a second one could be had. */
+  private doubted(
+    { repair, share }: Extract<Verdict, { kind: 'fix' }>,
+    belief: Belief,
+    complaint: Complaint,
+    ranked: readonly RankedCheck[],
+  ): Verdict | undefined {
+    const shares = [...faultShares(belief)].filter(([f]) => f.repairId === repair.id).sort((a, b) => b[1] - a[1]);
+    const guilty = shares[0]?.[0];
+    if (!guilty || witnesses(evidenceFor(this.weigher, belief, complaint, guilty)) > 1) return undefined;
+    const second = secondCheck(guilty, belief, ranked, (a, b, check) => this.separation(a, b, check));
+    return second && { kind: 'second check', repair, share, check: second, loss: repair.money };
+  }
+
+  /** Whether the reading most at odds missed its mark: what would tell the account with it from the one without it. */
+  private settling(
+    complaint: Complaint,
+    events: readonly JobEvent[],
+    belief: Belief,
+    ranked: readonly RankedCheck[],
+    readingId: string | undefined,
+  ): Check | undefined {
+    const odd = belief.story.readings.find((r) => r.reading.id === readingId)?.reading;
+    if (!odd) return undefined;
+    const top = (b: Belief) => [...faultShares(b)].sort((a, c) => c[1] - a[1])[0]?.[0];
+    const without = top(
+      this.belief(
+        complaint,
+        events.filter((e) => e.type !== 'reading' || e.reading.id !== readingId),
+      ),
+    );
+    const within = top(belief);
+    const again = this.weigher.check(odd.checkId);
+    if (!without || !within || without.repairId === within.repairId) return again;
+    let best: { check: Check; rate: number } | undefined;
+    for (const { check, minutes } of ranked) {
+      const rate = this.separation([within], [without], check) / minutes;
+      if (rate > (best?.rate ?? 0.02)) best = { check, rate };
+    }
+    return best?.check ?? again;
+  }
+
+  private soaked(belief: Belief, complaint: Complaint, now: Conditions, ranked: readonly RankedCheck[]): Trace['soak'] {
+    if (complaint.pattern !== 'hot' || now.faultPresent === 'yes') return undefined;
+    const after = this.rank(belief, complaint, {
+      faultPresent: 'unknown',
+      warmth: 'hot',
+      soakMinutes: SOAK_MINUTES,
+    })[0];
+    if (!after) return undefined;
+    const bitsNow = ranked.find((r) => r.check === after.check)?.bits ?? 0;
+    return after.bits > bitsNow * 1.2 ? { check: after.check, bitsNow, bitsAfter: after.bits } : undefined;
   }
 
   trace(complaint: Complaint, events: readonly JobEvent[], now: Conditions): Trace {
     const belief = this.belief(complaint, events);
     const ranked = this.rank(belief, complaint, now);
+    const atOdds = this.strays(belief, complaint)
+      .filter((r) => r.chance > AT_ODDS_FROM)
+      .sort((a, b) => b.chance - a.chance);
+    const leading = repairShares(this.model, belief, this.house)[0];
     return {
+      mindChangers: leading
+        ? mindChangers(this.cells, count(this.weigher, belief, now, complaint), ranked, leading.repair.id)
+        : [],
+      settles: this.settling(complaint, events, belief, ranked, atOdds[0]?.readingId),
+      soak: this.soaked(belief, complaint, now, ranked),
       suspects: rankSuspects(this.weigher, belief, complaint, this.house, SUSPECTS_SHOWN),
       stations: stationStates(this.weigher, belief, this.before(complaint)),
       verdict: this.verdict(belief, complaint, now, ranked),
       ranked,
       sound: belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0),
       outside: belief.outside,
-      atOdds: strayReadings(this.weigher, belief, complaint)
-        .filter((r) => r.chance > AT_ODDS_FROM)
-        .sort((a, b) => b.chance - a.chance),
+      atOdds,
       opened: [...opened(belief, this.weigher)],
     };
   }
@@ -106,7 +203,8 @@ const REPEAT_FROM = 0.2;
  * Checks that are not offered: done since the last repair, while the fault was there. One whose reading looks like a
  * slip of the probe is offered once more.
  */
-function settled(belief: Belief, stray: ReadonlyMap<string, number>): Set<string> {
+function settled(belief: Belief, strays: readonly Stray[]): Set<string> {
+  const stray = new Map(strays.map((r) => [r.readingId, r.chance]));
   const { readings, repaired } = belief.story;
   const since = readings.filter((p) => p.repaired.size === repaired.size && p.reading.faultPresent !== 'no');
   const times = new Map<string, number>();
@@ -120,7 +218,7 @@ const tracers = new Map<string, Tracer>();
 
 /** The tracer of this machine under these house rules; the last few are kept, with what they have simulated. */
 export function tracerFor(machine: MachineBody, house: House): Tracer {
-  const key = JSON.stringify([machine.fitOut, machine.plates, house]);
+  const key = JSON.stringify([machine.fitOut, machine.plates, machine.worth, house]);
   const tracer = tracers.get(key) ?? new Tracer(machine, house);
   tracers.delete(key);
   tracers.set(key, tracer);

@@ -1,3 +1,4 @@
+import type { Check } from '../checks/index.ts';
 import type { House } from '../schema/house.ts';
 import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
@@ -14,6 +15,8 @@ export interface RepairShare {
 export type Verdict =
   | { kind: 'check' }
   | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' }
+  /** Guilty by one check only, and dear: a second one first. `loss` is what is thrown away if it is not the part. */
+  | { kind: 'second check'; repair: ModelRepair; share: number; check: Check; loss: number }
   /** Nothing wrong is left on this trail: mended, or never its fault. */
   | { kind: 'sound'; share: number }
   | { kind: 'outside'; share: number }

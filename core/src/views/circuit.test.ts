@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readNetlist, solveOperatingPoint } from '../network/index.ts';
+import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { buildModel } from '../tracing/model.ts';
 import { machineCircuit } from './circuit.ts';
@@ -35,4 +36,24 @@ describe.each(states)('a machine with key $key, points $points', (state) => {
 
 it('a fault that the machine cannot have is said', () => {
   expect(machineCircuit('Test', model, states[0], 'boiler.cold')).toEqual({ ok: false, code: 'unknown-fault' });
+});
+
+describe.each(Object.entries(KINDS))('the netlist of %s', (_name, fit) => {
+  it('gives every device a name of its own, and reads back as what was written', () => {
+    const model = buildModel(machine(fit), house);
+    for (const key of ['off', 'crank'] as const) {
+      const written = machineCircuit('kind', model, { key, points: 'open' });
+      if (!written.ok) throw new Error(written.code);
+      const names = written.text
+        .split('\n')
+        .filter((line) => /^[a-z]/.test(line))
+        .map((line) => line.split(' ')[0]!);
+      expect(names.filter((n, i) => names.indexOf(n) !== i)).toEqual([]);
+      const nodes = new Set(written.elements.flatMap((e) => [e.a, e.b]));
+      const read = readNetlist(written.text);
+      if (!read.ok) throw new Error(JSON.stringify(read.problems));
+      // As many nodes as before: two names never became one.
+      expect(new Set(read.netlist.elements.flatMap((e) => [e.a, e.b])).size).toBe(nodes.size);
+    }
+  });
 });

@@ -7,6 +7,7 @@ import type { Complaint, Conditions, JobEvent, Setting } from '../schema/job.ts'
 import type { PlateValue } from '../schema/machine.ts';
 import { settingsOf } from '../setup/settings.ts';
 import type { Causes } from '../tracing/causes.ts';
+import type { MindChanger } from '../tracing/changeMind.ts';
 import type { Model, ModelRepair } from '../tracing/model.ts';
 import { wordsOf } from '../tracing/readTyped.ts';
 import { passes } from '../tracing/ruler.ts';
@@ -57,7 +58,8 @@ export interface SuspectView {
   evidence: readonly Evidence[];
 }
 export type VerdictView =
-  | Exclude<Verdict, { kind: 'fix' }>
+  | Exclude<Verdict, { kind: 'fix' } | { kind: 'second check' }>
+  | { kind: 'second check'; repair: RepairView; share: number; check: CheckView; loss: number }
   | { kind: 'wait' }
   | { kind: 'fix'; repair: RepairView; share: number; why: 'sure' | 'cheaper than asking' };
 export interface TraceView {
@@ -69,6 +71,10 @@ export interface TraceView {
   outside: number;
   atOdds: readonly { readingId: string; chance: number }[];
   opened: readonly string[];
+  mindChangers: readonly (Omit<MindChanger, 'check'> & { check: CheckView })[];
+  /** What would settle the reading most at odds. */
+  settles: CheckView | null;
+  soak: { check: CheckView; bitsNow: number; bitsAfter: number } | null;
   /** Readings that a sound machine would not give. */
   failed: readonly string[];
 }
@@ -99,6 +105,13 @@ export const repairView = (r: ModelRepair): RepairView => ({
   goesWith: r.goesWith ?? '',
 });
 
+function verdictView(verdict: Trace['verdict']): VerdictView {
+  if (verdict.kind === 'fix') return { ...verdict, repair: repairView(verdict.repair) };
+  if (verdict.kind === 'second check')
+    return { ...verdict, repair: repairView(verdict.repair), check: checkView(verdict.check) };
+  return verdict;
+}
+
 export function traceView(
   tracer: Tracer,
   complaint: Complaint,
@@ -108,7 +121,10 @@ export function traceView(
   const found: Trace = tracer.trace(complaint, events, now);
   const { verdict } = found;
   return {
-    verdict: verdict.kind === 'fix' ? { ...verdict, repair: repairView(verdict.repair) } : verdict,
+    verdict: verdictView(verdict),
+    mindChangers: found.mindChangers.map((m) => ({ ...m, check: checkView(m.check) })),
+    settles: found.settles ? checkView(found.settles) : null,
+    soak: found.soak ? { ...found.soak, check: checkView(found.soak.check) } : null,
     ranked: found.ranked.map((r) => ({
       ...checkView(r.check),
       minutesNow: r.minutes,

@@ -1,3 +1,4 @@
+import { meterQuerySchema } from '../routes/meter.ts';
 import { OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-openapi';
 import { houseSchema, machineBodySchema, ponduFileSchema } from '@pondu/core/schema';
 import { z } from 'zod';
@@ -43,6 +44,12 @@ const CALLS: readonly Call[] = [
     path: '/api/machines/{id}/circuit.cir',
     summary: 'The machine in one state as a SPICE netlist',
     query: schemas.circuitQuerySchema,
+  },
+  {
+    method: 'get',
+    path: '/api/machines/{id}/meter',
+    summary: 'Simulated meter: a stream of what it shows on this machine with a hidden fault',
+    query: meterQuerySchema,
   },
   { method: 'get', path: '/api/jobs', summary: 'All jobs' },
   { method: 'post', path: '/api/jobs', summary: 'Open a job', sends: schemas.newJobSchema },

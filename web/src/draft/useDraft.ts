@@ -2,6 +2,11 @@ import { useCallback, useState } from 'react';
 
 const PREFIX = 'pondu.draft.';
 
+/** Leaves a draft for a screen that is opened next. */
+export function putDraft(key: string, value: unknown): void {
+  localStorage.setItem(PREFIX + key, JSON.stringify(value));
+}
+
 /** Typed text that survives a reload: kept in this browser under a key until it is saved or thrown away. */
 export function useDraft<T>(key: string, initial: T): [T, (value: T) => void, () => void] {
   const read = (k: string): T => {

@@ -33,7 +33,7 @@ export function ReadingRuler({ ruler, reading }: { ruler: Ruler; reading: number
   const finiteHigh = (l: Landing) => (Number.isFinite(l.high) ? l.high : l.low * 3);
   const summary = `When well ${inWords(ruler.well, ruler)}. ${ruler.suspects.map((s) => `${s.label}: ${inWords(s, ruler)}`).join('. ')}.`;
   return (
-    <div ref={box}>
+    <div ref={box} className="overflow-x-clip">
       <svg
         role="img"
         aria-label={`Reading ruler. ${summary}`}

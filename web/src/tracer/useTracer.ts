@@ -37,6 +37,10 @@ export const useCauses = (input: Input, faultId: string | undefined) =>
 export const useProof = (input: Input) => useAnswer(input ? ['proof', input] : null, () => tracer().proof(input!));
 export const useSettings = (input: Input) =>
   useAnswer(input ? ['settings', input] : null, () => tracer().settings(input!));
+export const useWaves = (machine: MachineBody | undefined, house: House, faultId?: string) =>
+  useAnswer(machine ? ['waves', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
+    tracer().waves(machine!, house, faultId),
+  );
 export const useModel = (machine: MachineBody | undefined, house: House | undefined) =>
   useAnswer(machine && house ? ['model', machine.fitOut, machine.plates, house] : null, () =>
     tracer().model(machine!, house!),

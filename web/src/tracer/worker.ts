@@ -8,6 +8,7 @@ import {
   traceCauses,
   tracerFor,
   traceView,
+  waveforms,
   checkView,
   type Conditions,
   type House,
@@ -60,6 +61,8 @@ const api = {
       return found ? causesView(found) : null;
     }),
   proof: (input: JobInput) => answer(() => proofView(of(input), input.complaint, input.events)),
+  waves: (machine: MachineBody, house: House, faultId?: string) =>
+    answer(() => waveforms(of({ machine, house }).model, faultId)),
   settings: (input: JobInput) => answer(() => settingsView(of(input).model, input.events)),
   model: (machine: MachineBody, house: House) =>
     answer(() => {

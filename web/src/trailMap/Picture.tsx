@@ -51,6 +51,61 @@ const DRAWINGS: Readonly<Record<string, ReactNode>> = {
       <path d="M12.500 10.500 20 4" />
     </>
   ),
+  flywheel: (
+    <>
+      <circle cx="12" cy="12" r="9" />
+      <circle cx="12" cy="12" r="2.5" />
+      <path d="M12 3v3M12 18v3M12 9.500v-1.500h1" />
+      <path d="M5.600 5.600 8 8M16 16l2.400 2.400" />
+    </>
+  ),
+  winding: <path d="M2 18h3c0-7 4-7 4 0 0-7 4-7 4 0 0-7 4-7 4 0h5M4 21.500h16" />,
+  connector: <path d="M1 12h5M6 8v8h4l2-2v-4l-2-2zM23 12h-5M14 9.500h4v5h-4" />,
+  pack: (
+    <>
+      <path d="M3 6h18v11H3zM6 17v4M10 17v4M14 17v4M18 17v4" />
+      <path d="M7 11.500h3.500M10.500 9v5M13.500 9v5M13.500 11.500H17" />
+    </>
+  ),
+  sensor: (
+    <>
+      <path d="M6 3v12a3 3 0 0 0 3 3h6a3 3 0 0 0 3-3V3M10 3v9h4V3" />
+      <path d="M2 7.500h20" strokeDasharray="2 2" />
+    </>
+  ),
+  disc: (
+    <>
+      <circle cx="12" cy="12" r="9" />
+      <circle cx="12" cy="12" r="1.500" />
+      <path d="M12 4.500v3M12 16.500v3M4.500 12h3M16.500 12h3M6.700 6.700l2.100 2.100M15.200 15.200l2.100 2.100" />
+    </>
+  ),
+  gear: (
+    <>
+      <circle cx="12" cy="12" r="6" />
+      <circle cx="12" cy="12" r="2" />
+      <path d="M12 2v4M12 18v4M2 12h4M18 12h4M5 5l2.800 2.800M16.200 16.200 19 19M19 5l-2.800 2.800M7.800 16.200 5 19" />
+    </>
+  ),
+  spring: <path d="M2 12h2l2-6 3 12 3-12 3 12 3-12 2 6h2" />,
+  relay: (
+    <>
+      <path d="M3 4h18v16H3z" />
+      <path d="M7 16v-5h3v5M14 16l4-5M14 16v1.500M18 11V8" />
+    </>
+  ),
+  box: (
+    <>
+      <path d="M3 7h18v11H3z" />
+      <path d="M1 12.500h2M21 12.500h2M9 11a3 3 0 1 1 3.500 3v1.500M12.500 17v.1" />
+    </>
+  ),
+  stop: (
+    <>
+      <path d="M8.500 3h7L21 8.500v7L15.500 21h-7L3 15.500v-7z" />
+      <path d="M8 12h8" />
+    </>
+  ),
   plug: <path d="M10 2h4v5h-4zM8.500 7h7v4h-7zM9.500 11h5v6h-5zM12 17v2M9.500 17v4.500h3" />,
 };
 

@@ -1,5 +1,5 @@
 import type { Station, StationState } from '@pondu/core';
-import { useRef, type KeyboardEvent } from 'react';
+import { useRef, type CSSProperties, type KeyboardEvent } from 'react';
 import { percent } from '../words/belief.ts';
 import { Picture } from './Picture.tsx';
 import './trailMap.css';
@@ -13,46 +13,69 @@ const STATE_WORDS: Readonly<Record<StationState['state'], string>> = {
 /** Height of the tallest bar, pixels. */
 const TALLEST = 19;
 
-/** The machine's trail as one line; how much suspicion sits on each station stands on it as a bar. */
-export function TrailMap({
-  stations,
-  states,
-  selected,
-  onSelect,
-}: {
+interface Props {
   stations: readonly Station[];
   states: readonly StationState[];
   selected: string | undefined;
   onSelect: (station: string) => void;
-}) {
-  const list = useRef<HTMLOListElement>(null);
+}
+
+/** The machine's trail as one line, and beside it what comes in at the side; suspicion stands on each as a bar. */
+export function TrailMap({ stations, states, selected, onSelect }: Props) {
+  const map = useRef<HTMLDivElement>(null);
   const walk = (event: KeyboardEvent) => {
     const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
     if (step === 0) return;
-    const buttons = [...(list.current?.querySelectorAll('button') ?? [])];
+    const buttons = [...(map.current?.querySelectorAll('button') ?? [])];
     const at = buttons.indexOf(document.activeElement as HTMLButtonElement);
     buttons[Math.min(buttons.length - 1, Math.max(0, at + step))]?.focus();
     event.preventDefault();
   };
   const most = Math.max(0.2, ...states.map((s) => s.share));
+  const cell = (station: Station) => {
+    const state = states.find((s) => s.id === station.id) ?? { share: 0, state: 'unknown' as const };
+    return (
+      <li key={station.id} data-state={state.state} data-joint={station.joint ?? false}>
+        <button type="button" aria-pressed={selected === station.id} onClick={() => onSelect(station.id)}>
+          <span className="trail-bar" style={{ height: (state.share / most) * TALLEST }} />
+          <span className="trail-node" />
+          <Picture name={station.picture} className="trail-picture" />
+          <span className="trail-label">{station.label}</span>
+          <span className="trail-share">{state.share >= 0.03 ? percent(state.share) : ''}</span>
+          <span className="sr-only">{STATE_WORDS[state.state]}</span>
+        </button>
+      </li>
+    );
+  };
+  const lanes = new Map<string, Station[]>();
+  for (const s of stations) if (s.lane) lanes.set(s.lane.name, [...(lanes.get(s.lane.name) ?? []), s]);
   return (
-    <ol ref={list} className="trail" aria-label="Trail" onKeyDown={walk}>
-      {stations.map((station) => {
-        const state = states.find((s) => s.id === station.id) ?? { share: 0, state: 'unknown' as const };
-        return (
-          <li key={station.id} data-state={state.state} data-joint={station.joint ?? false}>
-            <button type="button" aria-pressed={selected === station.id} onClick={() => onSelect(station.id)}>
-              <span className="trail-bar" style={{ height: (state.share / most) * TALLEST }} />
-              <span className="trail-node" />
-              <Picture name={station.picture} className="trail-picture" />
-              <span className="trail-label">{station.label}</span>
-              <span className="trail-share">{state.share >= 0.03 ? percent(state.share) : ''}</span>
-              <span className="sr-only">{STATE_WORDS[state.state]}</span>
-            </button>
-          </li>
-        );
-      })}
-    </ol>
+    <div ref={map} onKeyDown={walk}>
+      <ol className="trail" aria-label="Trail">
+        {stations.filter((s) => !s.lane).map(cell)}
+      </ol>
+      {lanes.size > 0 && (
+        <div className="trail-lanes">
+          {[...lanes].map(([name, own]) => {
+            const joins = stations.find((s) => s.id === own[0]!.lane!.joins)?.label ?? '';
+            return (
+              <div key={name} className="trail-lane">
+                <ol
+                  className="trail"
+                  aria-label={`${name}, into ${joins}`}
+                  style={{ '--cells': own.length } as CSSProperties}
+                >
+                  {own.map(cell)}
+                </ol>
+                <span aria-hidden className="trail-joins">
+                  {joins}
+                </span>
+              </div>
+            );
+          })}
+        </div>
+      )}
+    </div>
   );
 }
 

@@ -1,4 +1,4 @@
-import { cleanup, render, screen } from '@testing-library/react';
+import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, expect, it, vi } from 'vitest';
 import { TrailMap } from './TrailMap.tsx';
@@ -23,4 +23,20 @@ it('is walked with the arrow keys and picked with Enter', async () => {
   screen.getAllByRole('button')[0]!.focus();
   await userEvent.keyboard('{ArrowRight}{ArrowRight}{ArrowRight}{Enter}');
   expect(onSelect).toHaveBeenCalledWith('coil');
+});
+
+it('draws what comes in at the side as lines of their own, named by where they join, walked with the same keys', async () => {
+  const branching = [
+    ...stations,
+    { id: 'stop', label: 'stop', picture: 'stop', lane: { name: 'Stop', joins: 'coil' } },
+  ];
+  const onSelect = vi.fn();
+  render(<TrailMap stations={branching} states={states} selected={undefined} onSelect={onSelect} />);
+  expect(within(screen.getByRole('list', { name: 'Trail' })).getAllByRole('button')).toHaveLength(3);
+  expect(within(screen.getByRole('list', { name: 'Stop, into coil' })).getByRole('button').textContent).toBe(
+    'stopnot proven',
+  );
+  screen.getAllByRole('button')[2]!.focus();
+  await userEvent.keyboard('{ArrowRight}{Enter}');
+  expect(onSelect).toHaveBeenCalledWith('stop');
 });

@@ -1,3 +1,4 @@
+import { formatQuantity, type CheckView, type TraceView } from '@pondu/core';
 /** A share of belief in words. */
 export function shareWords(share: number): string {
   if (share >= 0.98) return 'almost certain';
@@ -23,3 +24,13 @@ export const minutesWords = (minutes: number): string =>
   minutes < 0.9 ? 'under a minute' : minutes < 10 ? `${Math.round(minutes * 2) / 2} min` : `${Math.round(minutes)} min`;
 
 export const moneyWords = (amount: number, currency: string): string => `${currency}${Math.round(amount)}`;
+
+/** A reading as one would say it: a word, OL, or about so much. */
+export function cellWords(
+  reading: TraceView['mindChangers'][number]['reading'],
+  dimension: CheckView['dimension'],
+): string {
+  if (reading.kind === 'word') return reading.word;
+  if (reading.kind === 'open') return 'OL';
+  return dimension ? `about ${formatQuantity((reading.low + reading.high) / 2, dimension)}` : '';
+}

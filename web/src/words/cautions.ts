@@ -13,5 +13,9 @@ export const CAUTIONS: Readonly<Record<CautionId, string>> = {
   marine:
     'On a boat: run the blower and sniff the bilge before any spark. Fit only ignition-protected electrical parts; a road part can blow up the boat. Water to the pump before it runs. Where a licensed surveyor or electrician is required, the work is theirs.',
   'exhaust gas': 'Carbon monoxide kills without a smell: doors open, or the exhaust led outside.',
+  'capacitor charge':
+    'A power pack gives hundreds of volts and keeps them: never hold its wires while cranking, short its store through a resistor before touching, one hand away.',
+  'flywheel puller':
+    'Draw a flywheel with its own puller, never hammer the crank’s end; eyes covered. Torque and key anew, or it shears again and the flywheel can come off.',
   'hot coil': 'Coil, ballast and plugs may be hot enough to burn.',
 };

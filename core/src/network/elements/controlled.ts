@@ -6,8 +6,8 @@ export const controlledVoltage: ElementModel<ControlledVoltage> = {
   nonlinear: false,
   branch: true,
   conducts: () => true,
-  stamp: (e, to) => to.branch(e.id, e.a, e.b, 0, { a: e.controlA, b: e.controlB, gain: e.gain }),
-  amps: (_e, _volts, branchAmps) => branchAmps,
+  stamp: (e, to) => to.branch(0, e.gain),
+  amps: (_e, _a, _b, branchAmps) => branchAmps,
 };
 
 /** Leak of a gap that has not struck, ohms. */
@@ -19,6 +19,6 @@ export const gap: ElementModel<Gap> = {
   nonlinear: false,
   branch: false,
   conducts: () => false,
-  stamp: (e, to) => to.conductance(e.a, e.b, 1 / GAP_OHMS),
-  amps: (e, volts) => (volts(e.a) - volts(e.b)) / GAP_OHMS,
+  stamp: (_e, to) => to.conductance(1 / GAP_OHMS),
+  amps: (_e, a, b) => (a - b) / GAP_OHMS,
 };

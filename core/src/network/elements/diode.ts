@@ -9,21 +9,30 @@ const INNER_STEPS = 60;
 /** Current through junction and series resistance together at `volts` across both, and its slope. */
 export function diodeAmps(e: Diode, volts: number): { amps: number; slope: number } {
   const scale = e.emission * THERMAL_VOLTS;
-  const junctionSlope = (vj: number) => (e.saturationAmps / scale) * Math.exp(vj / scale);
-  const junctionAmps = (vj: number) => e.saturationAmps * Math.expm1(vj / scale);
   let vj = volts;
+  let exponential = Math.exp(vj / scale);
   if (e.seriesOhms > 0 && volts > 0) {
     // Start at or above the solution, where Newton on this convex function falls monotonically.
     vj = Math.min(volts, scale * Math.log1p(volts / (e.seriesOhms * e.saturationAmps)));
+    exponential = Math.exp(vj / scale);
     for (let i = 0; i < INNER_STEPS; i++) {
-      const f = vj + e.seriesOhms * junctionAmps(vj) - volts;
-      const step = f / (1 + e.seriesOhms * junctionSlope(vj));
+      const amps = e.saturationAmps * (exponential - 1);
+      const f = vj + e.seriesOhms * amps - volts;
+      const step = f / (1 + (e.seriesOhms * e.saturationAmps * exponential) / scale);
       vj -= step;
+      exponential = Math.exp(vj / scale);
       if (Math.abs(step) < 1e-14 + 1e-12 * Math.abs(vj)) break;
     }
   }
-  const gj = junctionSlope(vj);
-  return { amps: junctionAmps(vj), slope: gj / (1 + e.seriesOhms * gj) };
+  const gj = (e.saturationAmps / scale) * exponential;
+  const amps = e.saturationAmps * (Math.abs(vj) < 1e-3 * scale ? Math.expm1(vj / scale) : exponential - 1);
+  return { amps, slope: gj / (1 + e.seriesOhms * gj) };
+}
+
+/** Held to about 1 kA without series resistance, where the exponential would overflow and no diode here works. */
+function clamped(e: Diode, volts: number): number {
+  const ceiling = e.seriesOhms > 0 ? 1e4 : e.emission * THERMAL_VOLTS * Math.log(1e3 / e.saturationAmps);
+  return Math.min(volts, ceiling);
 }
 
 export const diode: ElementModel<Diode> = {
@@ -32,12 +41,10 @@ export const diode: ElementModel<Diode> = {
   branch: false,
   conducts: () => true,
   stamp(e, to) {
-    // Without series resistance the exponential is held to about 1 kA, where no diode here ever works.
-    const ceiling = e.emission * THERMAL_VOLTS * Math.log(1e3 / e.saturationAmps);
-    const v = Math.min(to.volts(e.a) - to.volts(e.b), e.seriesOhms > 0 ? 1e4 : ceiling);
+    const v = clamped(e, to.atA - to.atB);
     const { amps, slope } = diodeAmps(e, v);
-    to.conductance(e.a, e.b, slope);
-    to.current(e.a, e.b, amps - slope * v);
+    to.conductance(slope);
+    to.current(amps - slope * v);
   },
-  amps: (e, volts) => diodeAmps(e, volts(e.a) - volts(e.b)).amps,
+  amps: (e, a, b) => diodeAmps(e, a - b).amps,
 };

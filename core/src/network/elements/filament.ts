@@ -26,10 +26,10 @@ export const filament: ElementModel<Filament> = {
   branch: false,
   conducts: () => true,
   stamp(e, to) {
-    const v = to.volts(e.a) - to.volts(e.b);
+    const v = to.atA - to.atB;
     const { amps, slope } = filamentAmps(e, v);
-    to.conductance(e.a, e.b, slope);
-    to.current(e.a, e.b, amps - slope * v);
+    to.conductance(slope);
+    to.current(amps - slope * v);
   },
-  amps: (e, volts) => filamentAmps(e, volts(e.a) - volts(e.b)).amps,
+  amps: (e, a, b) => filamentAmps(e, a - b).amps,
 };

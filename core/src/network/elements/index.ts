@@ -3,9 +3,13 @@ import type { ElementModel } from './model.ts';
 import { controlledVoltage, gap } from './controlled.ts';
 import { diode } from './diode.ts';
 import { filament } from './filament.ts';
+import { gasOrifice } from './gasOrifice.ts';
+import { gasSpace } from './gasSpace.ts';
+import { orifice } from './orifice.ts';
 import { capacitor, inductor } from './reactive.ts';
 import { resistor } from './resistor.ts';
 import { currentSource, voltageSource } from './sources.ts';
+import { springValve } from './springValve.ts';
 import { switchModel } from './switch.ts';
 
 const MODELS = {
@@ -19,6 +23,10 @@ const MODELS = {
   capacitor,
   controlled: controlledVoltage,
   gap,
+  orifice,
+  'spring-valve': springValve,
+  'gas-orifice': gasOrifice,
+  'gas-space': gasSpace,
 } as const;
 
 /** The one place that lists the kinds of element. */

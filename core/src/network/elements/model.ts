@@ -1,20 +1,17 @@
-import type { Element, NodeName } from '../types.ts';
+import type { Element } from '../types.ts';
 
-/** Where an element writes itself: conductance matrix and right-hand side of modified nodal analysis [6]. */
+/** Where an element writes itself: one row of modified nodal analysis for each unknown [6]. */
 export interface Stamper {
-  /** The present guess of a node's voltage, for elements that are not linear. */
-  volts(node: NodeName): number;
-  conductance(a: NodeName, b: NodeName, siemens: number): void;
-  /** A current `amps` that leaves `a` and enters `b`. */
-  current(a: NodeName, b: NodeName, amps: number): void;
+  /** Present guess of the effort at the first and second node, for elements that are not linear. */
+  readonly atA: number;
+  readonly atB: number;
+  conductance(siemens: number): void;
+  /** A flow that leaves the first node and enters the second. */
+  current(amps: number): void;
+  /** A flow from first to second node with its slopes against the two efforts, about the present guess. */
+  linearised(amps: number, perA: number, perB: number): void;
   /** Branch row of an ideal source: v(a) − v(b) − gain·(v(control a) − v(control b)) = volts. */
-  branch(
-    id: string,
-    a: NodeName,
-    b: NodeName,
-    volts: number,
-    control?: { a: NodeName; b: NodeName; gain: number },
-  ): void;
+  branch(volts: number, gain?: number): void;
 }
 
 /** What an element is to the solver. One kind of element, one file, one of these. */
@@ -28,5 +25,7 @@ export interface ElementModel<E extends Element> {
   conducts(element: E): boolean;
   stamp(element: E, to: Stamper): void;
   /** Current from first to second node; `branchAmps` is the solved row of a branch element. */
-  amps(element: E, volts: (node: NodeName) => number, branchAmps: number): number;
+  amps(element: E, atA: number, atB: number, branchAmps: number): number;
+  /** What it holds at an effort across it (coulombs, cubic metres), and the slope of that; only for what stores. */
+  stored?(element: E, across: number): { amount: number; slope: number };
 }

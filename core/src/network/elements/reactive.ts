@@ -6,8 +6,8 @@ export const inductor: ElementModel<Inductor> = {
   nonlinear: false,
   branch: true,
   conducts: () => true,
-  stamp: (e, to) => to.branch(e.id, e.a, e.b, 0),
-  amps: (_e, _volts, branchAmps) => branchAmps,
+  stamp: (_e, to) => to.branch(0),
+  amps: (_e, _a, _b, branchAmps) => branchAmps,
 };
 
 export const capacitor: ElementModel<Capacitor> = {
@@ -17,4 +17,5 @@ export const capacitor: ElementModel<Capacitor> = {
   conducts: () => false,
   stamp: () => undefined,
   amps: () => 0,
+  stored: (e, across) => ({ amount: e.farads * across, slope: e.farads }),
 };

@@ -7,6 +7,6 @@ export const resistor: ElementModel<Resistor> = {
   branch: false,
   // A thousand gigaohm is the solver's own leakage: beyond it a resistor is a gap.
   conducts: (e) => e.ohms < 1e11,
-  stamp: (e, to) => to.conductance(e.a, e.b, 1 / e.ohms),
-  amps: (e, volts) => (volts(e.a) - volts(e.b)) / e.ohms,
+  stamp: (e, to) => to.conductance(1 / e.ohms),
+  amps: (e, a, b) => (a - b) / e.ohms,
 };

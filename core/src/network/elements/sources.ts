@@ -6,8 +6,8 @@ export const voltageSource: ElementModel<VoltageSource> = {
   nonlinear: false,
   branch: true,
   conducts: () => true,
-  stamp: (e, to) => to.branch(e.id, e.a, e.b, e.volts),
-  amps: (_e, _volts, branchAmps) => branchAmps,
+  stamp: (e, to) => to.branch(e.volts),
+  amps: (_e, _a, _b, branchAmps) => branchAmps,
 };
 
 export const currentSource: ElementModel<CurrentSource> = {
@@ -15,6 +15,6 @@ export const currentSource: ElementModel<CurrentSource> = {
   nonlinear: false,
   branch: false,
   conducts: () => false,
-  stamp: (e, to) => to.current(e.a, e.b, e.amps),
+  stamp: (e, to) => to.current(e.amps),
   amps: (e) => e.amps,
 };

@@ -8,6 +8,6 @@ export const switchModel: ElementModel<Switch> = {
   nonlinear: false,
   branch: false,
   conducts: (e) => ohms(e) < 1e11,
-  stamp: (e, to) => to.conductance(e.a, e.b, 1 / ohms(e)),
-  amps: (e, volts) => (volts(e.a) - volts(e.b)) / ohms(e),
+  stamp: (e, to) => to.conductance(1 / ohms(e)),
+  amps: (e, a, b) => (a - b) / ohms(e),
 };

@@ -66,8 +66,7 @@ function card(e: Element): string[] | undefined {
       const model = `RON=${n(e.onOhms)} ROFF=${n(e.offOhms)} VT=${n((closesAt + opensAt) / 2)} VH=${n((closesAt - opensAt) / 2)}`;
       return [`${head} ${plain(a)} ${plain(b)} m_${plain(e.id)}`, `.model m_${plain(e.id)} SW(${model})`];
     }
-    case 'filament':
-    case 'gap':
+    default:
       return undefined;
   }
 }

@@ -1,24 +1,12 @@
-import { modelOf } from '../elements/index.ts';
+import { Assembly, GMIN, place, type Placed } from '../assembly.ts';
 import { GAP_OHMS } from '../elements/controlled.ts';
-import { diodeAmps } from '../elements/diode.ts';
-import { filamentAmps } from '../elements/filament.ts';
-import { nodesOf } from '../operatingPoint.ts';
-import { GROUND, type Circuit, type Diode, type Element, type NodeName } from '../types.ts';
+import { Rows } from '../rows.ts';
+import type { Circuit, Element, NodeName } from '../types.ts';
 import { waveAt } from './waveform.ts';
 
-/** Leak from every node to ground, siemens. */
-const GMIN = 1e-12;
-
-interface Placed<E extends Element> {
-  e: E;
-  i: number;
-  j: number;
-  /** Row of its current, or −1. */
-  k: number;
-}
 type Of<T extends Element['type']> = Placed<Extract<Element, { type: T }>>;
 
-/** State of what remembers: volts of capacitors, amperes of inductors, and their rates partners. */
+/** State of what remembers: efforts and flows of what stores, amperes and volts of coils. */
 export interface Memory {
   capVolts: Float64Array;
   capAmps: Float64Array;
@@ -31,32 +19,33 @@ export interface Memory {
  * A step adds the companions of what remembers, the state of switches and gaps, and what is not linear.
  */
 export class Compiled {
-  readonly nodes = new Map<NodeName, number>();
-  readonly rows = new Map<string, number>();
-  readonly size: number;
-  readonly caps: Of<'capacitor'>[] = [];
+  readonly rows: Rows;
+  readonly stores: Of<'capacitor' | 'gas-space'>[] = [];
   readonly coils: Of<'inductor'>[] = [];
   readonly switches: Of<'switch'>[] = [];
   readonly gaps: Of<'gap'>[] = [];
   readonly sources: Of<'voltage'>[] = [];
   readonly currents: Of<'current'>[] = [];
-  readonly curved: (Of<'diode'> | Of<'filament'>)[] = [];
-  readonly elements: readonly Element[];
+  /** Stamped afresh at each Newton step; diodes among them are watched for the moment they shut. */
+  readonly curved: Placed[] = [];
+  readonly diodes: Of<'diode'>[] = [];
   /** Mutual inductances: mutual[p][q] in henries between coils p and q; the diagonal is their own. */
   readonly mutual: Float64Array[];
+  /** The coils q that coil p shares flux with, itself among them. */
+  readonly sharing: readonly (readonly number[])[];
   readonly closed: boolean[];
   readonly struck: boolean[];
-  private readonly fixed: Float64Array;
+  readonly polarity: number[] = [];
+  private readonly fixed: Assembly;
+  private readonly bentStores: boolean;
 
-  constructor({ elements, couplings }: Circuit) {
-    this.elements = elements;
-    for (const e of elements)
-      for (const n of nodesOf(e)) if (n !== GROUND && !this.nodes.has(n)) this.nodes.set(n, this.nodes.size);
-    for (const e of elements) if (modelOf(e).branch) this.rows.set(e.id, this.nodes.size + this.rows.size);
-    this.size = this.nodes.size + this.rows.size;
-    this.fixed = new Float64Array(this.size ** 2);
-    for (const e of elements) this.place(e);
-    for (let i = 0; i < this.nodes.size; i++) this.fixed[i * this.size + i]! += GMIN;
+  /** `rows` are those of a circuit with the same nodes and branches: a fault's figures change nothing of them. */
+  constructor({ elements, couplings, leak = GMIN }: Circuit, rows?: Rows) {
+    this.rows = rows ?? new Rows(elements);
+    this.fixed = new Assembly(this.rows.size);
+    for (const e of elements) this.sort(place(e, this.rows));
+    this.fixed.leak(this.rows.nodes.size, leak);
+    this.bentStores = this.stores.some((s) => s.model.nonlinear);
     this.closed = this.switches.map(({ e }) => e.closed);
     this.struck = this.gaps.map(() => false);
     const index = new Map(this.coils.map(({ e }, p) => [e.id, p]));
@@ -69,117 +58,115 @@ export class Compiled {
       this.mutual[p]![q] = m;
       this.mutual[q]![p] = m;
     }
+    this.sharing = this.mutual.map((row) => [...row.keys()].filter((q) => row[q] !== 0));
   }
 
   row(node: NodeName): number {
-    return node === GROUND ? -1 : this.nodes.get(node)!;
+    return this.rows.node(node);
+  }
+  get bent(): boolean {
+    return this.curved.length > 0 || this.bentStores;
   }
 
-  private place(e: Element): void {
-    const [i, j, k] = [this.row(e.a), this.row(e.b), this.rows.get(e.id) ?? -1];
-    const m = this.fixed;
-    switch (e.type) {
-      case 'resistor':
-        return this.conduct(m, i, j, 1 / e.ohms);
+  private sort(placed: Placed): void {
+    switch (placed.e.type) {
       case 'capacitor':
-        return void this.caps.push({ e, i, j, k });
-      case 'inductor':
-        this.incidence(m, i, j, k);
-        return void this.coils.push({ e, i, j, k });
-      case 'voltage':
-        this.incidence(m, i, j, k);
-        return void this.sources.push({ e, i, j, k });
-      case 'controlled': {
-        this.incidence(m, i, j, k);
-        const [p, q] = [this.row(e.controlA), this.row(e.controlB)];
-        if (p >= 0) m[k * this.size + p]! -= e.gain;
-        if (q >= 0) m[k * this.size + q]! += e.gain;
-        return;
-      }
+      case 'gas-space':
+        return void this.stores.push(placed as Of<'capacitor' | 'gas-space'>);
       case 'current':
-        return void this.currents.push({ e, i, j, k });
+        return void this.currents.push(placed as Of<'current'>);
       case 'switch':
-        return void this.switches.push({ e, i, j, k });
+        return void this.switches.push(placed as Of<'switch'>);
       case 'gap':
-        return void this.gaps.push({ e, i, j, k });
+        return void this.gaps.push(placed as Of<'gap'>);
+      case 'inductor':
+        this.coils.push(placed as Of<'inductor'>);
+        break;
+      case 'voltage':
+        this.sources.push(placed as Of<'voltage'>);
+        break;
       case 'diode':
-        return void this.curved.push({ e, i, j, k });
-      case 'filament':
-        return void this.curved.push({ e, i, j, k });
+        this.diodes.push(placed as Of<'diode'>);
+        break;
     }
-  }
-  private conduct(m: Float64Array, i: number, j: number, g: number): void {
-    const n = this.size;
-    if (i >= 0) m[i * n + i]! += g;
-    if (j >= 0) m[j * n + j]! += g;
-    if (i >= 0 && j >= 0) {
-      m[i * n + j]! -= g;
-      m[j * n + i]! -= g;
-    }
-  }
-  private incidence(m: Float64Array, i: number, j: number, k: number): void {
-    const n = this.size;
-    if (i >= 0) {
-      m[i * n + k]! += 1;
-      m[k * n + i]! += 1;
-    }
-    if (j >= 0) {
-      m[j * n + k]! -= 1;
-      m[k * n + j]! -= 1;
-    }
-  }
-  private drive(rhs: Float64Array, i: number, j: number, amps: number): void {
-    if (i >= 0) rhs[i]! -= amps;
-    if (j >= 0) rhs[j]! += amps;
+    if (placed.model.nonlinear) this.curved.push(placed);
+    else this.fixed.stamp(placed);
   }
 
-  /**
-   * The linear part of one step of `h` seconds to time `t`: trapezoidal, or backward Euler after a break.
-   * Writes into `m` and `rhs`.
-   */
-  linear(m: Float64Array, rhs: Float64Array, memory: Memory, t: number, h: number, trapezoidal: boolean): void {
-    m.set(this.fixed);
-    rhs.fill(0);
-    const n = this.size;
+  /** The linear part of one step of `h` seconds to time `t`: trapezoidal, or backward Euler after a break. */
+  linear(into: Assembly, memory: Memory, t: number, h: number, trapezoidal: boolean): void {
+    into.copy(this.fixed);
+    const { matrix, rhs, size } = into;
     const scale = (trapezoidal ? 2 : 1) / h;
-    this.caps.forEach(({ e, i, j }, c) => {
-      const g = scale * e.farads;
-      this.conduct(m, i, j, g);
-      this.drive(rhs, i, j, -(g * memory.capVolts[c]! + (trapezoidal ? memory.capAmps[c]! : 0)));
-    });
-    this.coils.forEach(({ k }, p) => {
+    if (!this.bentStores) this.store(into, memory, h, trapezoidal);
+    for (let p = 0; p < this.coils.length; p++) {
+      const { k } = this.coils[p]!;
       let held = trapezoidal ? -memory.coilVolts[p]! : 0;
-      this.coils.forEach((other, q) => {
+      for (const q of this.sharing[p]!) {
         const z = scale * this.mutual[p]![q]!;
-        if (z === 0) return;
-        m[k * n + other.k]! -= z;
+        matrix[k * size + this.coils[q]!.k]! -= z;
         held -= z * memory.coilAmps[q]!;
-      });
+      }
       rhs[k] = held;
-    });
-    for (const { e, k } of this.sources) rhs[k] = e.wave ? waveAt(e.wave, t) : e.volts;
-    for (const { e, i, j } of this.currents) this.drive(rhs, i, j, e.amps);
-    this.switches.forEach(({ e, i, j }, s) => this.conduct(m, i, j, 1 / (this.closed[s] ? e.onOhms : e.offOhms)));
-    this.gaps.forEach(({ e, i, j }, s) => {
-      if (!this.struck[s]) return this.conduct(m, i, j, 1 / GAP_OHMS);
-      // The arc's voltage stands against the current: its sign is that with which the gap struck.
-      this.conduct(m, i, j, 1 / e.arcOhms);
-      this.drive(rhs, i, j, (-this.polarity[s]! * e.arcVolts) / e.arcOhms);
-    });
-  }
-  readonly polarity: number[] = [];
-
-  /** Adds what is not linear, about the guess `x`. */
-  bend(m: Float64Array, rhs: Float64Array, x: Float64Array): void {
-    for (const { e, i, j } of this.curved) {
-      const v = (i >= 0 ? x[i]! : 0) - (j >= 0 ? x[j]! : 0);
-      const { amps, slope } = e.type === 'diode' ? junction(e, v) : filamentAmps(e, v);
-      this.conduct(m, i, j, slope);
-      this.drive(rhs, i, j, amps - slope * v);
+    }
+    for (const { e, k } of this.sources) if (e.wave) rhs[k] = waveAt(e.wave, t);
+    for (const placed of this.currents) into.to(placed).current(placed.e.amps);
+    for (let s = 0; s < this.switches.length; s++) {
+      const placed = this.switches[s]!;
+      into.to(placed).conductance(1 / (this.closed[s] ? placed.e.onOhms : placed.e.offOhms));
+    }
+    for (let s = 0; s < this.gaps.length; s++) {
+      const placed = this.gaps[s]!;
+      into.to(placed);
+      if (!this.struck[s]) into.conductance(1 / GAP_OHMS);
+      else {
+        // The arc's voltage stands against the current: its sign is that with which the gap struck.
+        into.conductance(1 / placed.e.arcOhms);
+        into.current((-this.polarity[s]! * placed.e.arcVolts) / placed.e.arcOhms);
+      }
     }
   }
-}
 
-function junction(e: Diode, v: number) {
-  return diodeAmps(e, Math.min(v, 1e4));
+  /** Adds what is not linear, about the guess that `into` carries. */
+  bend(into: Assembly, memory: Memory, h: number, trapezoidal: boolean): void {
+    for (const placed of this.curved) into.stamp(placed);
+    if (this.bentStores) this.store(into, memory, h, trapezoidal);
+  }
+
+  /** Companions of what stores: flow = scale·(q(v) − q before) − the flow before. */
+  private store(into: Assembly, memory: Memory, h: number, trapezoidal: boolean): void {
+    const scale = (trapezoidal ? 2 : 1) / h;
+    for (let c = 0; c < this.stores.length; c++) {
+      const placed = this.stores[c]!;
+      into.to(placed);
+      const v = placed.model.nonlinear ? into.atA - into.atB : 0;
+      const before = this.amount(c, memory.capVolts[c]!);
+      const now = placed.model.stored!(placed.e, v);
+      const flow = scale * (now.amount - before) - (trapezoidal ? memory.capAmps[c]! : 0);
+      into.conductance(scale * now.slope);
+      into.current(flow - scale * now.slope * v);
+    }
+  }
+  /** Where any step's matrix may hold something. */
+  pattern(): boolean[] {
+    const n = this.rows.size;
+    const filled = Array.from(this.fixed.matrix, (v) => v !== 0);
+    const mark = (i: number, j: number) => {
+      if (i >= 0 && j >= 0) filled[i * n + j] = true;
+    };
+    for (const { i, j } of [...this.stores, ...this.switches, ...this.gaps, ...this.curved])
+      for (const [a, b] of [
+        [i, i],
+        [j, j],
+        [i, j],
+        [j, i],
+      ] as const)
+        mark(a, b);
+    this.sharing.forEach((others, p) => others.forEach((q) => mark(this.coils[p]!.k, this.coils[q]!.k)));
+    return filled;
+  }
+  amount(c: number, volts: number): number {
+    const { e, model } = this.stores[c]!;
+    return model.stored!(e, volts).amount;
+  }
 }

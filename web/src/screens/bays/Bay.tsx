@@ -14,6 +14,7 @@ function nextLine(trace: TraceView, stored: StoredJob): string {
   if (stored.job.stage === 'prove') return 'Prove it, then close';
   if (stored.job.stage === 'set up') return 'Set it up';
   if (verdict.kind === 'fix') return verdict.repair.label;
+  if (verdict.kind === 'second check') return verdict.check.label;
   if (verdict.kind === 'sound')
     return stored.events.some((e) => e.type === 'fix') ? 'Prove it' : 'Spark is sound: look to fuel, air, timing';
   if (verdict.kind === 'wait') return 'Wait until it fails again';

@@ -1,5 +1,6 @@
 import { formatBand, type CheckView, type RankedView, type Ruler } from '@pondu/core';
-import { Clock, Eye, Gauge, Hand, PackageOpen, Settings2 } from 'lucide-react';
+import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2 } from 'lucide-react';
+import { Link } from 'react-router';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
 import { WordRuler } from '../../ruler/WordRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -20,6 +21,8 @@ interface Props {
   opened: readonly string[];
   alternatives: readonly RankedView[];
   onChoose: (checkId: string) => void;
+  /** Where the same check stands in large figures. */
+  yard?: string;
 }
 
 /** Why this check: what it would tell for its minutes. */
@@ -47,6 +50,7 @@ export function CheckCard({
   opened,
   alternatives,
   onChoose,
+  yard,
 }: Props) {
   const [understood, understand] = useUnderstood(check.cautions);
   const toOpen = check.opens.filter((o) => !opened.includes(o));
@@ -55,9 +59,21 @@ export function CheckCard({
     entry.value?.kind === 'number' ? entry.value.value : entry.value?.kind === 'open' ? Infinity : undefined;
   return (
     <section aria-label="Check" className="card grid grid-cols-[minmax(0,1fr)] gap-2.5 p-3 sm:p-4">
-      <div className="flex flex-wrap items-baseline gap-x-3">
-        <h2 className="text-xl">{check.label}</h2>
-        <span className="text-[14px] text-soft">{why(rank, isNext, proving)}</span>
+      <div className="flex items-start gap-x-3">
+        <div className="flex grow flex-wrap items-baseline gap-x-3">
+          <h2 className="text-xl">{check.label}</h2>
+          <span className="text-[14px] text-soft">{why(rank, isNext, proving)}</span>
+        </div>
+        {yard && (
+          <Link
+            to={yard}
+            aria-label="Across the yard: this check in large figures"
+            title="Across the yard"
+            className="-my-2 grid size-12 shrink-0 place-items-center self-center rounded-lg hover:bg-sunk"
+          >
+            <Maximize2 aria-hidden className="size-5" />
+          </Link>
+        )}
       </div>
       <dl className="grid gap-1 text-[16px]">
         <Line icon={<Settings2 aria-hidden className="size-5" />} term="Set" text={check.set} />

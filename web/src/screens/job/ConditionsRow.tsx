@@ -28,8 +28,15 @@ export function ConditionsRow({ entry }: { entry: ReadingEntry }) {
         label="Part is"
         value={conditions.warmth}
         options={WARMTH}
-        onChange={(warmth) => setConditions({ ...conditions, warmth })}
+        onChange={(warmth) => {
+          // Picked by hand, it is no longer the timed soak that says how warm.
+          const { soakMinutes: _timed, ...rest } = conditions;
+          setConditions({ ...rest, warmth });
+        }}
       />
+      {conditions.soakMinutes !== undefined && (
+        <p className="text-[14px] font-medium">after {conditions.soakMinutes} min of soak</p>
+      )}
       <div className="min-w-40 grow">
         <label htmlFor="note" className="tag mb-1 block">
           Note

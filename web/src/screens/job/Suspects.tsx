@@ -1,6 +1,6 @@
 import type { CheckView, House, JobEvent, SuspectView, TraceView } from '@pondu/core';
 import { ShareBar } from '../../ui/ShareBar.tsx';
-import { bearing, minutesWords, moneyWords, percent, shareWords } from '../../words/belief.ts';
+import { bearing, cellWords, minutesWords, moneyWords, percent, shareWords } from '../../words/belief.ts';
 
 const SHOWN = 6;
 const EVIDENCE_SHOWN = 3;
@@ -33,6 +33,7 @@ export function Suspects({
           <Suspect key={s.faultId} suspect={s} before={old(s)} first={i === 0} house={house} labelOf={labelOf} />
         ))}
       </ol>
+      <MindChangers trace={trace} />
       <dl className="mt-3 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 border-t border-rule pt-2 text-[14px]">
         <dt>{fixed ? 'Nothing wrong is left on this trail' : 'This trail is sound, the trouble is elsewhere'}</dt>
         <dd className="font-semibold">{percent(trace.sound)}</dd>
@@ -56,6 +57,7 @@ function Suspect({
   house: House;
   labelOf: (checkId: string) => string;
 }) {
+  const words = `${shareWords(s.share)} · ${s.repair.label.toLowerCase()}, ${minutesWords(s.repair.minutes)}, ${moneyWords(s.cost, house.currency)}`;
   return (
     <li className="grid gap-0.5">
       <div className="flex items-baseline justify-between gap-2">
@@ -65,20 +67,57 @@ function Suspect({
         <span className="shrink-0 font-semibold">{percent(s.share)}</span>
       </div>
       <ShareBar share={s.share} before={before} tone={first && s.share > 0.5 ? 'lost' : 'ink'} />
-      <p className="condensed text-[13.5px] text-soft">
-        {shareWords(s.share)} · {s.repair.label.toLowerCase()}, {minutesWords(s.repair.minutes)},{' '}
-        {moneyWords(s.cost, house.currency)}
-      </p>
+      {first || s.evidence.length === 0 ? (
+        <p className="condensed text-[13.5px] text-soft">{words}</p>
+      ) : (
+        <details>
+          <summary className="condensed min-h-12 cursor-pointer text-[13.5px] text-soft" title="Why it rose and fell">
+            {words} <span className="underline decoration-dotted">why</span>
+          </summary>
+          <EvidenceList evidence={s.evidence} labelOf={labelOf} />
+        </details>
+      )}
       {first && s.evidence.length > 0 && (
-        <ul className="condensed text-[13.5px]">
-          {s.evidence.slice(0, EVIDENCE_SHOWN).map((e) => (
-            <li key={e.readingId} className="flex gap-1.5">
-              <b className={e.decades > 0 ? 'text-lost' : 'text-well'}>{bearing(e.decades)}</b>
-              <span>{labelOf(e.checkId)}</span>
-            </li>
-          ))}
-        </ul>
+        <EvidenceList evidence={s.evidence.slice(0, EVIDENCE_SHOWN)} labelOf={labelOf} />
       )}
     </li>
+  );
+}
+
+function EvidenceList({
+  evidence,
+  labelOf,
+}: {
+  evidence: SuspectView['evidence'];
+  labelOf: (checkId: string) => string;
+}) {
+  return (
+    <ul className="condensed text-[13.5px]">
+      {evidence.map((e) => (
+        <li key={e.readingId} className="flex gap-1.5">
+          <b className={e.decades > 0 ? 'text-lost' : 'text-well'}>{bearing(e.decades)}</b>
+          <span>{labelOf(e.checkId)}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Readings that would take the lead from the first suspect. */
+function MindChangers({ trace }: { trace: TraceView }) {
+  const lead = trace.suspects[0];
+  if (!lead || lead.share < 0.3 || trace.mindChangers.length === 0) return null;
+  return (
+    <div className="mt-3 border-t border-rule pt-2">
+      <h3 className="text-[15px]">What would change my mind</h3>
+      <ul className="condensed grid gap-1 text-[13.5px]">
+        {trace.mindChangers.map((m) => (
+          <li key={m.check.id}>
+            {m.check.label}: <b>{cellWords(m.reading, m.check.dimension)}</b>. {lead.part} would fall to{' '}
+            {percent(m.share)}.
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }

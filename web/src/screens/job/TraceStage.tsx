@@ -9,6 +9,8 @@ import { CheckList } from './CheckList.tsx';
 import { nowOf } from './jobInput.ts';
 import { Log } from './Log.tsx';
 import type { JobPlace } from './place.ts';
+import { SoakPanel } from './SoakPanel.tsx';
+import { WavePanel } from './WavePanel.tsx';
 import { Suspects } from './Suspects.tsx';
 import { useReadingEntry } from './useReadingEntry.ts';
 import { VerdictBanner } from './VerdictBanner.tsx';
@@ -23,7 +25,9 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   const model = useModel(machine, house);
   const station = params.get('station') ?? undefined;
   const ranked = (trace.data?.ranked ?? []).filter((r) => !lookOnly || r.look);
-  const chosen = params.get('check') ?? ranked[0]?.id;
+  const asked = trace.data?.verdict.kind === 'second check' && !lookOnly ? trace.data.verdict.check.id : undefined;
+  const next = asked ?? ranked[0]?.id;
+  const chosen = params.get('check') ?? next;
   const ruler = useRuler(input, now, chosen);
   const correcting = params.get('corrects') ?? undefined;
 
@@ -81,6 +85,9 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           />
         )}
         {!lookOnly && <VerdictBanner trace={trace.data} place={place} />}
+        {!lookOnly && stored.job.complaint.pattern === 'hot' && (
+          <SoakPanel jobId={stored.id} advice={trace.data.soak} onSoaked={entry.setConditions} />
+        )}
         {lookOnly && ranked.length === 0 && (
           <div className="card p-4">
             <p className="text-lg font-semibold">Everything has been looked at.</p>
@@ -91,7 +98,8 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           <CheckCard
             {...ruler.data}
             rank={trace.data.ranked.find((r) => r.id === chosen)}
-            isNext={chosen === ranked[0]?.id}
+            isNext={chosen === next}
+            yard={`/jobs/${stored.id}/yard?check=${chosen}`}
             entry={entry}
             opened={trace.data.opened}
             alternatives={ranked.filter((r) => r.id !== chosen).slice(0, 2)}
@@ -104,6 +112,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
         )}
       </div>
       <Suspects trace={shown} before={before} house={house} events={stored.events} checks={model.data.checks} />
+      <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
       <Log
         place={place}
         checks={model.data.checks}

@@ -1,9 +1,11 @@
 import type { TraceView } from '@pondu/core';
-import { CircleCheck, CircleHelp, Hourglass, Wrench } from 'lucide-react';
+import { CircleCheck, CircleHelp, Hourglass, ShieldQuestion, Wrench } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { minutesWords, moneyWords, percent } from '../../words/belief.ts';
 import type { JobPlace } from './place.ts';
+
+const lower = (label: string): string => `${label.charAt(0).toLowerCase()}${label.slice(1)}`;
 
 /** What to do when asking further is not the next thing. */
 export function VerdictBanner({ trace, place: { stored, house } }: { trace: TraceView; place: JobPlace }) {
@@ -23,7 +25,7 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
         <Banner
           icon={<Wrench aria-hidden className="size-6" />}
           tone="do"
-          title={`Enough: ${repair.label.charAt(0).toLowerCase()}${repair.label.slice(1)}`}
+          title={`Enough: ${lower(repair.label)}`}
           text={`${rest} · ${minutesWords(repair.minutes)}, parts ${moneyWords(repair.money, house.currency)}`}
         >
           <LinkButton look="do" to={`${at}/repair?repair=${repair.id}`}>
@@ -32,6 +34,18 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
         </Banner>
       );
     }
+    case 'second check':
+      return (
+        <Banner
+          icon={<ShieldQuestion aria-hidden className="size-6" />}
+          tone="warn"
+          title={`${percent(verdict.share)} for: ${lower(verdict.repair.label)}. One more check first`}
+          text={`It is dear: ${moneyWords(verdict.loss, house.currency)} are lost if it is not the part, and one check alone speaks for it. Next: ${lower(verdict.check.label)}.`}
+        >
+          <LinkButton to={`${at}/trace?check=${verdict.check.id}`}>Show it</LinkButton>
+          <LinkButton to={`${at}/repair?repair=${verdict.repair.id}`}>Repair it all the same</LinkButton>
+        </Banner>
+      );
     case 'sound':
       return fixed ? (
         <Banner
@@ -68,7 +82,9 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
           tone="warn"
           title="The readings contradict each other"
           text="No fault known here gives all of them. Repeat the reading marked in the log, or look for something an earlier owner added."
-        />
+        >
+          {trace.settles && <LinkButton to={`${at}/trace?check=${trace.settles.id}`}>{trace.settles.label}</LinkButton>}
+        </Banner>
       );
     case 'nothing left to check':
       return (

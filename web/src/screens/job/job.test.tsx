@@ -45,6 +45,32 @@ describe('suspects', () => {
   });
 });
 
+describe('what would change my mind', () => {
+  it('names the reading, and what the leader would fall to', () => {
+    const trace = view(events.slice(0, 2));
+    render(<Suspects trace={trace} before={undefined} house={house} events={events} checks={checks} />);
+    expect(trace.mindChangers.length).toBeGreaterThan(0);
+    const heading = screen.getByRole('heading', { name: 'What would change my mind' });
+    const list = within(heading.parentElement!).getAllByRole('listitem');
+    expect(list).toHaveLength(trace.mindChangers.length);
+    expect(list[0]!.textContent).toContain(trace.mindChangers[0]!.check.label);
+    expect(list[0]!.textContent).toMatch(/would fall to (<|\d)/);
+  });
+  it('is not said while nobody leads', () => {
+    render(<Suspects trace={view([])} before={undefined} house={house} events={[]} checks={checks} />);
+    expect(screen.queryByText('What would change my mind')).toBeNull();
+  });
+  it('says of any suspect why it rose and fell', async () => {
+    render(
+      <Suspects trace={view(events.slice(0, 2))} before={undefined} house={house} events={events} checks={checks} />,
+    );
+    const whys = screen.getAllByText('why');
+    expect(whys.length).toBeGreaterThan(1);
+    await userEvent.click(whys[0]!);
+    expect(within(whys[0]!.closest('li')!).getAllByRole('listitem')[0]!.textContent).toMatch(/for|against/);
+  });
+});
+
 describe('the verdict', () => {
   const banner = (trace: ReturnType<typeof view>, e = events) =>
     render(<Around>{<VerdictBanner trace={trace} place={place(e)} />}</Around>);
@@ -54,6 +80,24 @@ describe('the verdict', () => {
     expect(screen.getByRole('link', { name: 'Repair it' }).getAttribute('href')).toBe(
       '/jobs/job-1/repair?repair=ballast.replace',
     );
+  });
+  it('asks for a second witness before a dear part, and says what would be lost', () => {
+    const check = checks.find((c) => c.check.id === 'ballast-ohms')!.check;
+    const repair = view(events).suspects[0]!.repair;
+    banner({ ...view([]), verdict: { kind: 'second check', repair, share: 0.985, check, loss: 210 } });
+    expect(screen.getByRole('heading').textContent).toBe(
+      '99 % for: replace the ballast resistor. One more check first',
+    );
+    expect(screen.getByRole('status').textContent).toContain('€210 are lost if it is not the part');
+    expect(screen.getByRole('link', { name: 'Show it' }).getAttribute('href')).toBe(
+      '/jobs/job-1/trace?check=ballast-ohms',
+    );
+    expect(screen.getByRole('link', { name: 'Repair it all the same' })).toBeTruthy();
+  });
+  it('offers what would settle a contradiction', () => {
+    const settles = checks.find((c) => c.check.id === 'switch-volts')!.check;
+    banner({ ...view([]), settles, verdict: { kind: 'outside', share: 0.7 } });
+    expect(screen.getByRole('link', { name: settles.label }).getAttribute('href')).toContain('check=switch-volts');
   });
   it('keeps quiet while there is something worth asking', () => {
     const { container } = banner(view([]));

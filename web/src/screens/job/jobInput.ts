@@ -13,5 +13,6 @@ export const inputOf = (stored: StoredJob, machine: MachineBody, house: House): 
 export function nowOf(stored: StoredJob): Conditions {
   const last = stored.events.findLast((e) => e.type === 'reading')?.reading;
   const present = stored.job.complaint.pattern === 'constant' ? 'yes' : 'unknown';
+  // A timed soak belongs to its own reading: the part has gone on warming or cooling since.
   return { warmth: last?.warmth ?? 'unknown', faultPresent: last?.faultPresent ?? present };
 }

@@ -43,6 +43,10 @@ export interface ReadingEntry {
   previewInput: JobInput | undefined;
 }
 
+/** Where what is typed for a check of a job is kept until it is saved. */
+export const draftKeyOf = (jobId: string, checkId: string | undefined, correcting: string | undefined): string =>
+  `${jobId}.${checkId ?? ''}.${correcting ?? ''}`;
+
 /** Reads what is typed for a check, in the check's own terms. */
 function parse(check: CheckView | undefined, typed: string): { value?: ReadingValue; error?: string } {
   if (!check || typed.trim() === '') return {};
@@ -54,7 +58,7 @@ function parse(check: CheckView | undefined, typed: string): { value?: ReadingVa
 /** One reading on its way in: the draft, what it would change, the saving, and everything that can go wrong with it. */
 export function useReadingEntry({ place, now, checkId, correcting, saved }: Options): ReadingEntry {
   const { stored, machine, house, input } = place;
-  const draftKey = `${stored.id}.${checkId ?? ''}.${correcting ?? ''}`;
+  const draftKey = draftKeyOf(stored.id, checkId, correcting);
   const [typed, setTyped, clearTyped] = useDraft(`${draftKey}.typed`, '');
   const [note, setNote, clearNote] = useDraft(`${draftKey}.note`, '');
   const [chosen, setConditions] = useState<Conditions>();

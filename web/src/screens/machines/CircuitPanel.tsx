@@ -9,8 +9,8 @@ const KEYS = [
   { value: 'crank', label: 'Cranking' },
 ] as const;
 const POINTS = [
-  { value: 'closed', label: 'Points closed' },
-  { value: 'open', label: 'Points open' },
+  { value: 'closed', label: 'Coil on' },
+  { value: 'open', label: 'Coil off' },
 ] as const;
 
 interface Props {
@@ -30,7 +30,7 @@ export function CircuitPanel({ machineId, faults }: Props) {
       <h2 className="text-lg">Its circuit, to check</h2>
       <p className="text-[14px] text-soft">A SPICE netlist of this machine, for any simulator.</p>
       <Choice label="Key" hideLabel value={key} options={KEYS} onChange={setKey} />
-      <Choice label="Points" hideLabel value={points} options={POINTS} onChange={setPoints} />
+      <Choice label="Points or module" hideLabel value={points} options={POINTS} onChange={setPoints} />
       <SelectField label="With" value={fault} options={options} onChange={setFault} />
       <a
         download

@@ -1,5 +1,5 @@
 import { fitOutSchema, machineBodySchema, type FitOut, type MachineBody } from '@pondu/core/schema';
-import { Controller } from 'react-hook-form';
+import { Controller, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -8,6 +8,9 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
 import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
+import { AddedFields } from './AddedFields.tsx';
+import { asks, type kindOf } from './sight.ts';
+import { SightQuestions } from './SightQuestions.tsx';
 import { BALLAST, CYLINDERS, EARTH, KINDS, VOLTS, YES_NO } from './fitOutWords.ts';
 
 /** The machine's own schema, with its numbers as typed and its choices as the buttons give them. */
@@ -20,14 +23,17 @@ const formSchema = machineBodySchema.omit({ plates: true, worth: true, fitOut: t
   worth: typedNumber('a number from 0 up.', 0, 1e7),
   fitOut: fitOutSchema.extend({
     volts: z.enum(['6', '12']).transform((v) => Number(v) as FitOut['volts']),
-    cylinders: z.enum(['4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
+    cylinders: z.enum(['1', '2', '3', '4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
     fused: yesNo,
+    suppressor: yesNo,
     marine: yesNo,
     compressionRatio: typedNumber('a number from 3 to 14, such as 8.5.', 3, 14),
   }),
 });
-type Typed = z.input<typeof formSchema>;
-type Read = z.output<typeof formSchema>;
+export type TypedMachine = z.input<typeof formSchema>;
+type Typed = TypedMachine;
+export type ReadMachine = z.output<typeof formSchema>;
+type Read = ReadMachine;
 
 const EMPTY: Typed = {
   name: '',
@@ -44,6 +50,8 @@ const EMPTY: Typed = {
     cylinders: '4',
     ballast: 'none',
     fused: 'true',
+    suppressor: 'false',
+    added: [],
     marine: 'false',
     compressionRatio: '8',
   },
@@ -54,12 +62,13 @@ const typedOf = ({ machine }: StoredMachine): Typed => {
     volts: `${fitOut.volts}`,
     cylinders: `${fitOut.cylinders}`,
     fused: `${fitOut.fused}`,
+    suppressor: `${fitOut.suppressor ?? false}`,
     marine: `${fitOut.marine}`,
   } as const;
   return {
     ...rest,
     worth: String(machine.worth),
-    fitOut: { ...fitOut, ...words, compressionRatio: String(fitOut.compressionRatio) },
+    fitOut: { ...fitOut, added: fitOut.added ?? [], ...words, compressionRatio: String(fitOut.compressionRatio) },
   };
 };
 
@@ -75,6 +84,27 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
   const [form, clear] = useDraftForm<Typed, Read>(draftKey, stored ? typedOf(stored) : EMPTY, formSchema);
   const { control, register, setError } = form;
   const { errors } = form.formState;
+  const fit = useWatch({ control, name: 'fitOut' });
+  const { supply, ballast, cylinders } = asks(fit.layout);
+
+  /** Another kind: what it has no use for goes back to plain, and cylinders to a number that it comes in. */
+  function pick(kind: ReturnType<typeof kindOf>) {
+    const can = asks(kind.layout);
+    const kept = form.getValues('fitOut');
+    const { trigger: _t, module: _m, coils: _c, ...rest } = kept;
+    const count = Number(kept.cylinders) as FitOut['cylinders'];
+    form.setValue(
+      'fitOut',
+      {
+        ...rest,
+        ...kind,
+        ballast: can.ballast ? kept.ballast : 'none',
+        cylinders: `${can.cylinders.includes(count) ? count : can.cylinders[Math.min(2, can.cylinders.length - 1)]!}`,
+        added: can.supply ? (kept.added ?? []) : [],
+      },
+      { shouldDirty: true },
+    );
+  }
 
   async function save(read: Read) {
     const body: MachineBody = { ...read, plates: stored?.machine.plates ?? {} };
@@ -89,7 +119,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
     }
   }
   const choice = <V extends string>(
-    name: `fitOut.${'volts' | 'earth' | 'cylinders' | 'ballast' | 'fused' | 'marine'}`,
+    name: `fitOut.${'volts' | 'earth' | 'cylinders' | 'ballast' | 'fused' | 'suppressor' | 'marine'}`,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
   ) => (
@@ -115,14 +145,21 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
         <TextField label="Maker" {...register('maker')} />
         <TextField label="Year" {...register('year')} />
       </div>
+      <SightQuestions fit={fit} onChange={pick} />
       <div className="grid gap-4 sm:grid-cols-2">
-        {choice('fitOut.volts', 'Battery', VOLTS)}
-        {choice('fitOut.earth', 'Which post goes to the chassis', EARTH)}
-        {choice('fitOut.cylinders', 'Cylinders', CYLINDERS)}
-        {choice('fitOut.ballast', 'What feeds the coil', BALLAST)}
-        {choice('fitOut.fused', 'Is the ignition fused?', YES_NO)}
+        {choice(
+          'fitOut.cylinders',
+          'Cylinders',
+          CYLINDERS.filter((c) => cylinders.includes(Number(c.value) as FitOut['cylinders'])),
+        )}
+        {supply && choice('fitOut.volts', 'Battery', VOLTS)}
+        {supply && choice('fitOut.earth', 'Which post goes to the chassis', EARTH)}
+        {ballast && choice('fitOut.ballast', 'What feeds the coil', BALLAST)}
+        {supply && choice('fitOut.fused', 'Is the ignition fused?', YES_NO)}
+        {supply && choice('fitOut.suppressor', 'A radio suppressor on its feed?', YES_NO)}
         {choice('fitOut.marine', 'In a boat?', YES_NO)}
       </div>
+      {supply && <AddedFields control={control} register={register} errors={errors} />}
       <div className="grid gap-4 sm:grid-cols-3">
         <TextField
           label="Compression ratio"

@@ -6,17 +6,29 @@ import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredHouse } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
 
 /** Everyone has eyes: they are not asked about. */
 const INSTRUMENTS = INSTRUMENT_IDS.filter((id) => id !== 'eyes');
 
+const POLICIES = [
+  { value: 'cheapest information', label: 'What tells most for its minutes' },
+  { value: 'walk in order', label: 'Walk the trail in order' },
+  { value: 'halve', label: 'Halve the trail' },
+] as const;
+
 const formSchema = z.object({
   shopName: z.string().max(80),
   currency: z.string().max(4, 'Four letters at most.'),
   ratePerHour: typedNumber('a number from 0 to 1000.', 0, 1000),
   sureness: typedNumber('a number between 0.8 and 0.999.', 0.8, 0.999),
+  policy: houseSchema.shape.policy.unwrap(),
+  dearFrom: z
+    .string()
+    .refine((t) => t.trim() === '' || Number(t.replace(',', '.')) >= 0, 'A price, or nothing.')
+    .transform((t) => (t.trim() === '' ? null : Number(t.replace(',', '.')))),
   owns: z.array(houseSchema.shape.owns.unwrap().element),
 });
 type Typed = z.input<typeof formSchema>;
@@ -32,6 +44,8 @@ export function HouseForm({ stored, onSaved }: { stored: StoredHouse; onSaved: (
     currency: house.currency,
     ratePerHour: String(house.ratePerHour),
     sureness: String(house.sureness),
+    policy: house.policy,
+    dearFrom: house.dearFrom === null ? '' : String(house.dearFrom),
     owns: house.owns,
   };
   const [form, clear] = useDraftForm<Typed, Read>('house', initial, formSchema);
@@ -79,6 +93,21 @@ export function HouseForm({ stored, onSaved }: { stored: StoredHouse; onSaved: (
         error={errors.sureness?.message}
         hint="0.98: one call in fifty may be wrong. Higher asks for more checks, lower spends more on parts."
         {...register('sureness')}
+      />
+      <TextField
+        label="A part is dear from"
+        inputMode="decimal"
+        placeholder="a tenth of the machine’s worth"
+        error={errors.dearFrom?.message}
+        hint="A dear part is called guilty by two checks, not one."
+        {...register('dearFrom')}
+      />
+      <Controller
+        control={control}
+        name="policy"
+        render={({ field }) => (
+          <Choice label="Which check comes first" value={field.value} options={POLICIES} onChange={field.onChange} />
+        )}
       />
       <fieldset>
         <legend className="tag">Instruments in the shop: only checks that these can do are proposed</legend>

@@ -1,4 +1,5 @@
-import type { House, MachineBody, RepairView } from '@pondu/core';
+import type { FitOut, House, MachineBody, RepairView } from '@pondu/core';
+import { LAYOUT_IDS } from '@pondu/core/schema';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { call } from '../../api/client.ts';
@@ -6,11 +7,13 @@ import { problemOf } from '../../api/problem.ts';
 import type { StoredHouse } from '../../api/types.ts';
 import { useModel } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
+import { SelectField, TextField } from '../../ui/Field.tsx';
+import { LAYOUT_WORDS } from '../machines/fitOutWords.ts';
+import { asks } from '../machines/sight.ts';
 import { Failed, Loading } from '../../ui/States.tsx';
 
-/** A machine that has every part, so that every repair is listed. */
-const EVERYTHING: MachineBody = {
+/** A machine of a kind with all that such a one can have, so that every repair is listed. */
+const everyPart = (layout: FitOut['layout']): MachineBody => ({
   name: 'every part',
   kind: 'car',
   maker: '',
@@ -20,20 +23,23 @@ const EVERYTHING: MachineBody = {
   notes: '',
   plates: {},
   fitOut: {
-    layout: 'battery-points',
+    layout,
     volts: 12,
     earth: 'negative',
-    cylinders: 4,
-    ballast: 'bypassed',
+    cylinders: 2,
+    ballast: asks(layout).ballast ? 'bypassed' : 'none',
     fused: true,
+    suppressor: true,
     marine: false,
     compressionRatio: 8,
   },
-};
+});
+const KINDS = LAYOUT_IDS.map((value) => ({ value, label: LAYOUT_WORDS[value] }));
 
 /** Minutes and money of each repair: usual figures until the shop gives its own. */
 export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved: () => void }) {
-  const { data: model, error } = useModel(EVERYTHING, stored.house);
+  const [layout, setLayout] = useState<FitOut['layout']>('battery-points');
+  const { data: model, error } = useModel(everyPart(layout), stored.house);
   const [editing, setEditing] = useState<string>();
   if (error) return <Failed error={error} />;
   if (!model) return <Loading what="Fetching the repairs" />;
@@ -44,6 +50,9 @@ export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved:
       <p className="text-[14px] text-soft">
         Minutes and parts weigh in what is checked first and when it is time to fix. Bold figures are your own.
       </p>
+      <div className="mt-2 max-w-sm">
+        <SelectField label="On" value={layout} options={KINDS} onChange={(v) => setLayout(v as FitOut['layout'])} />
+      </div>
       <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
         {repairs.map((r) => (
           <li key={r.id} className="border-t border-rule py-1">

@@ -1,19 +1,14 @@
-import type { Check } from '@pondu/core';
-import type { Belief, RankedCheck, Tracer } from '@pondu/core';
+import type { Check } from '../checks/index.ts';
+import type { Belief } from './belief.ts';
+import type { Model } from './model.ts';
+import type { RankedCheck } from './nextCheck.ts';
+import { stationShares } from './suspects.ts';
 
-/** Ways of walking a trail: ours, and the three fixed habits it is measured against. All share one belief and one rule for stopping. */
+/** Ways of walking a trail: ours, and the fixed habits it is measured against. All share one belief and one rule for stopping. */
 export type Policy = 'cheapest information' | 'walk in order' | 'halve' | 'usual culprit';
 export const POLICIES: readonly Policy[] = ['cheapest information', 'walk in order', 'halve', 'usual culprit'];
 
-const stationOrder = (tracer: Tracer) => new Map(tracer.model.layout.stations.map((s, i) => [s.id, i]));
-
-/** Belief by station, now. */
-function stationShares(belief: Belief): Map<string, number> {
-  const shares = new Map<string, number>();
-  for (const w of belief.weighed)
-    for (const f of w.remaining) shares.set(f.part.station, (shares.get(f.part.station) ?? 0) + w.mass);
-  return shares;
-}
+const stationOrder = (model: Model) => new Map(model.layout.stations.map((s, i) => [s.id, i]));
 
 /** The quickest check not done yet at a station. */
 const quickest = (checks: readonly RankedCheck[], station: string): Check | undefined =>
@@ -21,7 +16,7 @@ const quickest = (checks: readonly RankedCheck[], station: string): Check | unde
 
 export function choose(
   policy: Policy,
-  tracer: Tracer,
+  model: Model,
   belief: Belief,
   ranked: readonly RankedCheck[],
 ): Check | undefined {
@@ -29,7 +24,7 @@ export function choose(
   // A habit is not a fool: a check that can tell nothing any more is passed over.
   const useful = ranked.filter((r) => r.bits > 0.01);
   const shares = stationShares(belief);
-  const order = stationOrder(tracer);
+  const order = stationOrder(model);
   const stations = [...new Set(useful.map((r) => r.check.station))].sort((a, b) => order.get(a)! - order.get(b)!);
   if (stations.length === 0) return ranked[0]?.check;
   if (policy === 'walk in order') return quickest(useful, stations[0]!);
@@ -40,7 +35,7 @@ export function choose(
   // The station at which half of the suspicion lies upstream.
   let upstream = 0;
   const total = [...shares.values()].reduce((a, b) => a + b, 0);
-  for (const s of tracer.model.layout.stations) {
+  for (const s of model.layout.stations) {
     upstream += shares.get(s.id) ?? 0;
     if (upstream < total / 2) continue;
     const at = order.get(s.id)!;
@@ -48,4 +43,16 @@ export function choose(
     return quickest(useful, near);
   }
   return quickest(useful, stations[0]!);
+}
+
+/** The checks with the one that a habit would take first in front; the rest as they were. */
+export function inOrderOf(
+  policy: Policy,
+  model: Model,
+  belief: Belief,
+  ranked: readonly RankedCheck[],
+): readonly RankedCheck[] {
+  const first = choose(policy, model, belief, ranked);
+  if (!first || first === ranked[0]?.check) return ranked;
+  return [...ranked.filter((r) => r.check === first), ...ranked.filter((r) => r.check !== first)];
 }

@@ -1,0 +1,45 @@
+import type { NodeName } from '../network/index.ts';
+import type { MachineState, PartParams } from '../parts/index.ts';
+import type { Known } from './layout.ts';
+
+const IDLE_RPM = 800;
+
+/** The magnets that turn: a flywheel's, or a magneto's own rotor. */
+export const magnetsOf = (scene: Known): PartParams => scene.params['flywheel'] ?? scene.params['magnet-rotor']!;
+
+/**
+ * Speed in a state, rev/min: what the starter, the cord or the hand gives, or a fast idle. An impulse coupling that
+ * trips snaps a slow magneto through each firing at a speed of its own.
+ */
+export function crankshaftRpm(scene: Known, state: MachineState): number {
+  if (state.key === 'run') return IDLE_RPM;
+  const turned = magnetsOf(scene)['crankRpm']!;
+  const impulse = scene.params['impulse'];
+  return impulse && impulse['stuck']! < 0.5 ? Math.max(turned, impulse['snapRpm']!) : turned;
+}
+
+/**
+ * What of a coil's EMF stands at a node, and the ohms it comes through: Thévenin's theorem on the machine's own
+ * network, the EMF put in as its Norton current beside the winding. The winding's node is `at`; its far end is earth.
+ */
+export function emfAt(
+  scene: Known,
+  state: MachineState,
+  coil: { at: NodeName; ohms: number },
+  node: NodeName,
+): { share: number; ohms: number } {
+  const norton = { type: 'current', id: 'emf', a: '0', b: coil.at, amps: 1 / coil.ohms } as const;
+  const solved = scene.solveWith(state, [norton]);
+  // What the battery puts there by itself is not the coil's.
+  const standing = scene.has(state, node) ? scene.solve(state).volts(node) : 0;
+  return { share: Math.abs(solved.volts(node) - standing), ohms: solved.outputOhms(node, '0') };
+}
+
+/** Volts of the trigger's pulse at a node, at its peak: with speed, and with the magnets where they are a flywheel's. */
+export function triggerPeakVolts(scene: Known, state: MachineState, at: 'trg' | 'trg-in'): number {
+  const trigger = scene.params['trigger']!;
+  const { share } = emfAt(scene, state, { at: 'trg', ohms: trigger['ohms']! }, at);
+  const { flywheel } = scene.params;
+  const speed = flywheel ? crankshaftRpm(scene, state) / flywheel['crankRpm']! : 1;
+  return trigger['peakVolts']! * (flywheel?.['strength'] ?? 1) * speed * share;
+}

@@ -1,0 +1,188 @@
+import { Assembly, GMIN, place, type Placed } from './assembly.ts';
+import { floatingNodes } from './grounding.ts';
+import { Lu } from './lu.ts';
+import { Rows } from './rows.ts';
+import { GROUND, type Element, type NodeName, type SolveResult } from './types.ts';
+
+const MAX_ITERATIONS = 300;
+/** Newton's own step at first; where that swings to and fro about a kink (a valve's seat), shorter and shorter ones. */
+export const damping = (iteration: number): number =>
+  iteration < 15 ? 1 : iteration < 60 ? 0.5 : iteration < 150 ? 0.2 : 0.05;
+/** A Newton step this small, relative and in volts, ends the search; as tight as the references are quoted. */
+const RELATIVE = 1e-9;
+const ABSOLUTE_VOLTS = 1e-9;
+/** Megohms beside milliohms keep the last digits moving: after so many steps a microvolt is enough. */
+const LATE = 40;
+const LOOSER = 1e3;
+/** Rounding in the largest unknown reaches the small ones: what it may leave behind, as a share of it. */
+const ROUNDING = 1e-12;
+
+/**
+ * A network made ready to be solved often: rows numbered and places looked up once. A fault or a probe that changes a
+ * few elements shares all of it and starts Newton's search where the unchanged network ended.
+ */
+export class Prepared {
+  readonly rows: Rows;
+  private readonly placed: readonly Placed[];
+  private readonly base: Prepared | undefined;
+  private unknowns: Float64Array | undefined;
+  private answer: SolveResult | undefined;
+
+  private readonly leak: number;
+
+  /** `leak`, siemens, from every node to ground: fluids, whose conductances are small figures in SI, ask for less. */
+  constructor(elements: readonly Element[], leak = GMIN, kept?: { base: Prepared; placed: readonly Placed[] }) {
+    this.leak = leak;
+    this.rows = kept?.base.rows ?? new Rows(elements);
+    this.placed = kept?.placed ?? elements.map((e) => place(e, this.rows));
+    this.base = kept?.base;
+  }
+
+  get elements(): readonly Element[] {
+    return this.placed.map((p) => p.e);
+  }
+
+  /**
+   * The same network with these elements in place of those with their ids, or beside them, and those of `without`
+   * left out. Nothing when it would need a row that is not there: prepare afresh then.
+   */
+  changed(elements: readonly Element[], without: ReadonlySet<string> = new Set()): Prepared | undefined {
+    if (!elements.every((e) => this.rows.holds(e))) return undefined;
+    const fresh = new Map(elements.map((e) => [e.id, e]));
+    const placed: Placed[] = [];
+    for (const old of this.placed) {
+      const e = fresh.get(old.e.id);
+      fresh.delete(old.e.id);
+      if (e) placed.push(place(e, this.rows));
+      // A row whose element has gone would be empty.
+      else if (!without.has(old.e.id)) placed.push(old);
+      else if (old.k >= 0) return undefined;
+    }
+    for (const e of fresh.values()) placed.push(place(e, this.rows));
+    return new Prepared([], this.leak, { base: this, placed });
+  }
+
+  /** Where the search of a network derived from this one begins: solved at need, so that order changes nothing. */
+  private start(): Float64Array {
+    this.operatingPoint();
+    return this.unknowns ?? new Float64Array(this.rows.size);
+  }
+
+  /** Direct-current operating point by Newton steps. What cannot be solved is a code and a name, never a number. */
+  operatingPoint(): SolveResult {
+    return (this.answer ??= this.search());
+  }
+
+  private search(): SolveResult {
+    if (!this.placed.some((p) => p.i < 0 || p.j < 0)) return { ok: false, code: 'no-ground' };
+    const cold = new Float64Array(this.rows.size);
+    // Before anything is written on the bench: the base may have to be solved on it first.
+    const warm = this.placed.some((p) => p.model.nonlinear) ? this.base?.start() : undefined;
+    const found = this.searchFrom(warm ?? cold);
+    // Far from its own solution the base's is a worse start than none.
+    return warm && !found.ok && found.code === 'not-converged' ? this.searchFrom(cold) : found;
+  }
+
+  private searchFrom(start: Float64Array): SolveResult {
+    const { rows } = this;
+    let x = start;
+    const { straight, whole } = benchOf(rows.size);
+    const curved = this.stampStraight(straight);
+    for (let iteration = 1; iteration <= MAX_ITERATIONS; iteration++) {
+      const lu = factored(straight, whole, curved, x);
+      if (lu.singularColumn >= 0) return { ok: false, code: 'singular', node: rows.nameOf(lu.singularColumn) };
+      const next = lu.solve(whole.rhs);
+      const { size, at } = movement(x, next);
+      if (Number.isNaN(size)) return { ok: false, code: 'singular', node: rows.nameOf(at) };
+      const share = size < 1 ? 1 : damping(iteration);
+      x = share === 1 || curved.length === 0 ? next : x.map((v, i) => v + share * (next[i]! - v));
+      if (curved.length === 0 || size < (iteration > LATE ? LOOSER : 1)) {
+        this.unknowns = x;
+        return this.solved(x, iteration);
+      }
+      if (iteration === MAX_ITERATIONS)
+        return { ok: false, code: 'not-converged', iterations: iteration, node: rows.nameOf(at) };
+    }
+    return { ok: false, code: 'not-converged', iterations: MAX_ITERATIONS, node: GROUND };
+  }
+
+  /** Writes what is linear; gives back what is not. */
+  private stampStraight(straight: Assembly): Placed[] {
+    straight.clear();
+    const curved: Placed[] = [];
+    for (const p of this.placed) {
+      if (p.model.nonlinear) curved.push(p);
+      else straight.stamp(p);
+    }
+    straight.leak(this.rows.nodes.size, this.leak);
+    return curved;
+  }
+
+  /** Factors of the network about its solution, for what is asked of it afterwards. */
+  private factorsAt(x: Float64Array): Lu {
+    const [straight, whole] = [new Assembly(this.rows.size), new Assembly(this.rows.size)];
+    return factored(straight, whole, this.stampStraight(straight), x);
+  }
+
+  private solved(x: Float64Array, iterations: number): SolveResult {
+    const { rows, placed } = this;
+    const at = (row: number) => (row >= 0 ? x[row]! : 0);
+    const factorsAt = () => this.factorsAt(x);
+    let lu: Lu | undefined;
+    let floating: readonly NodeName[] | undefined;
+    return {
+      ok: true,
+      iterations,
+      volts: (node) => {
+        const row = rows.node(node);
+        if (Number.isNaN(row)) throw new RangeError(`No node "${node}" in this network`);
+        return at(row);
+      },
+      amps: (id) => {
+        const p = placed.find((candidate) => candidate.e.id === id);
+        if (!p) throw new RangeError(`No element "${id}" in this network`);
+        return p.model.amps(p.e, at(p.i), at(p.j), at(p.k));
+      },
+      outputOhms: (a, b) => {
+        const rhs = new Float64Array(rows.size);
+        const [i, j] = [rows.node(a), rows.node(b)];
+        if (i >= 0) rhs[i] = 1;
+        if (j >= 0) rhs[j] = -1;
+        const v = (lu ??= factorsAt()).solve(rhs);
+        return (i >= 0 ? v[i]! : 0) - (j >= 0 ? v[j]! : 0);
+      },
+      get floating() {
+        floating ??= floatingNodes(placed.map((p) => p.e));
+        return floating;
+      },
+    };
+  }
+}
+
+/** Matrices to work on, one pair for each size: a solution keeps nothing of them. */
+const benches = new Map<number, { straight: Assembly; whole: Assembly }>();
+function benchOf(size: number) {
+  let bench = benches.get(size);
+  if (!bench) benches.set(size, (bench = { straight: new Assembly(size), whole: new Assembly(size) }));
+  return bench;
+}
+
+/** Factors of the network linearised about `x`; they overwrite `whole`. */
+function factored(straight: Assembly, whole: Assembly, curved: readonly Placed[], x: Float64Array): Lu {
+  whole.copy(straight);
+  whole.guess = x;
+  for (const p of curved) whole.stamp(p);
+  return new Lu(whole.matrix, whole.size);
+}
+
+/** Largest move of any unknown against its tolerance; below 1 the search has ended. */
+function movement(before: Float64Array, after: Float64Array): { size: number; at: number } {
+  let [size, at, largest] = [0, 0, 0];
+  for (let i = 0; i < after.length; i++) largest = Math.max(largest, Math.abs(after[i]!));
+  const least = ABSOLUTE_VOLTS + ROUNDING * largest;
+  for (let i = 0; i < after.length; i++) {
+    const moved = Math.abs(after[i]! - before[i]!) / (least + RELATIVE * Math.abs(after[i]!));
+    if (!(moved <= size)) [size, at] = [moved, i];
+  }
+  return { size, at };
+}

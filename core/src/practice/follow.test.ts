@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest';
+import { fix, house, machine, noFire } from '../__tests__/machines.ts';
+import { seededRandom } from '../random/lcg.ts';
+import { likelyComplaint } from '../tracing/likelyComplaint.ts';
+import { choose } from '../tracing/policies.ts';
+import { Tracer } from '../tracing/trace.ts';
+import { follow } from './follow.ts';
+import { HiddenMachine } from './hiddenMachine.ts';
+
+const tracer = new Tracer(machine(), house);
+const fault = (id: string) => tracer.model.faults.find((f) => f.id === id)!;
+const hidden = (...ids: string[]) => new HiddenMachine(tracer.model, ids.map(fault), seededRandom(17));
+
+describe('following the tracer', () => {
+  it('ends at the repair, with its readings as events and the minutes that they took', () => {
+    const found = follow(tracer, noFire, hidden('points.burnt'));
+    expect(found.named).toBe('points.dress');
+    expect(found.share).toBeGreaterThan(0.9);
+    expect(found.events).toHaveLength(found.checks);
+    const own = found.events.reduce(
+      (sum, e) => sum + (e.type === 'reading' ? tracer.weigher.check(e.reading.checkId)!.minutes : 0),
+      0,
+    );
+    // What had to be opened comes on top, once.
+    expect(found.minutes).toBeGreaterThanOrEqual(own);
+  });
+  it('goes on behind a repair, where another fault stands', () => {
+    const both = hidden('ballast.open', 'cap.damp');
+    const first = follow(tracer, noFire, both);
+    expect(first.named).toBe('ballast.replace');
+    const events = [...first.events, fix('ballast.replace')];
+    const second = follow(tracer, noFire, hidden('cap.damp'), { events });
+    expect(second.named).toBe('cap.dry');
+    expect(second.events.length).toBe(events.length + second.checks);
+  });
+  it('takes whatever check it is given, and stops where nothing more is given', () => {
+    const walked = follow(tracer, noFire, hidden('points.burnt'), {
+      most: 40,
+      choose: (belief, ranked) => choose('walk in order', tracer.model, belief, ranked),
+    });
+    expect(walked.named).toBe('points.dress');
+    const first = walked.events[0]!;
+    const station = first.type === 'reading' ? tracer.weigher.check(first.reading.checkId)!.station : '';
+    expect(tracer.model.layout.stations.findIndex((s) => s.id === station)).toBeLessThan(4);
+    expect(follow(tracer, noFire, hidden('points.burnt'), { choose: () => undefined }).named).toBe('check');
+    expect(follow(tracer, noFire, hidden('points.burnt'), { most: 1 }).checks).toBe(1);
+  });
+});
+
+describe('the likeliest complaint', () => {
+  it.each([
+    ['points.closed-up', 'no-fire'],
+    ['plug-3.fouled', 'misses'],
+  ])('of %s is that it %s', (id, symptom) => {
+    expect(likelyComplaint(tracer, [fault(id)]).symptom).toBe(symptom);
+  });
+  it('of two faults is that of the worse', () => {
+    expect(likelyComplaint(tracer, [fault('plug-3.fouled'), fault('fuse.blown')]).symptom).toBe('no-fire');
+  });
+});

@@ -1,0 +1,59 @@
+import type { Check, Opening } from '../checks/index.ts';
+import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
+import type { Belief } from '../tracing/belief.ts';
+import { minutesOf, type RankedCheck } from '../tracing/nextCheck.ts';
+import type { Tracer } from '../tracing/trace.ts';
+import type { HiddenMachine } from './hiddenMachine.ts';
+
+export interface Followed {
+  /** The repair called for, or the verdict where it is another. */
+  readonly named: string;
+  readonly checks: number;
+  /** With what had to be opened. */
+  readonly minutes: number;
+  readonly events: readonly JobEvent[];
+  /** Belief in what was named when it was named. */
+  readonly share: number;
+}
+
+export interface Following {
+  readonly now?: Conditions;
+  readonly most?: number;
+  /** What comes before: earlier readings and repairs. */
+  readonly events?: readonly JobEvent[];
+  /** Which check to take; the tracer's first when it is not given. */
+  readonly choose?: (belief: Belief, ranked: readonly RankedCheck[]) => Check | undefined;
+}
+
+const NOW: Conditions = { warmth: 'unknown', faultPresent: 'yes' };
+const AT = '2026-01-01T00:00:00Z';
+
+/** Takes one check after the other on a hidden machine until the tracer calls for a repair or gives up. */
+export function follow(
+  tracer: Tracer,
+  complaint: Complaint,
+  hidden: Pick<HiddenMachine, 'read'>,
+  how: Following = {},
+): Followed {
+  const now = how.now ?? NOW;
+  const events: JobEvent[] = [...(how.events ?? [])];
+  const open = new Set<Opening>();
+  let [minutes, checks] = [0, 0];
+  for (;;) {
+    const belief = tracer.belief(complaint, events);
+    const ranked = tracer.rank(belief, complaint, now);
+    const verdict = tracer.verdict(belief, complaint, now, ranked);
+    const asked = verdict.kind === 'second check' ? verdict.check : undefined;
+    const done = (verdict.kind !== 'check' && !asked) || checks >= (how.most ?? 25);
+    const check = done ? undefined : (asked ?? (how.choose ? how.choose(belief, ranked) : ranked[0]?.check));
+    if (!check) {
+      const named = verdict.kind === 'fix' ? verdict.repair.id : verdict.kind;
+      return { named, checks, minutes, events, share: 'share' in verdict ? verdict.share : 0 };
+    }
+    minutes += minutesOf(check, open);
+    check.opens.forEach((o) => open.add(o));
+    checks++;
+    const taken = { ...now, id: `f${events.length}`, checkId: check.id, typed: '', note: '', at: AT };
+    events.push({ type: 'reading', reading: { ...taken, value: hidden.read(check) } });
+  }
+}

@@ -1,0 +1,65 @@
+import type { Check } from '../checks/index.ts';
+import { INSTRUMENTS } from '../instruments/index.ts';
+import { formatQuantity } from '../quantity/index.ts';
+import { normal, type Random } from '../random/lcg.ts';
+import type { ReadingValue } from '../schema/job.ts';
+import type { Model, ModelFault } from '../tracing/model.ts';
+import type { HiddenMachine } from './hiddenMachine.ts';
+
+/** Seconds from when the probes are picked up until they touch, and from then until the display is still. */
+const REACHING = 0.9;
+const SETTLING = 0.6;
+
+/** What a meter's display shows at one moment. */
+export interface Shown {
+  readonly text: string;
+  readonly value: ReadingValue;
+  /** Still enough to be read. */
+  readonly steady: boolean;
+}
+
+/** One fault of a machine, drawn by how often each happens. */
+export function drawFault(model: Model, random: Random): ModelFault {
+  let left = random() * model.faults.reduce((sum, f) => sum + f.weight, 0);
+  return model.faults.find((f) => (left -= f.weight) < 0) ?? model.faults[model.faults.length - 1]!;
+}
+
+/**
+ * A stand-in for a meter with a link to the shop: the display of one check on a hidden machine, moment by moment.
+ * First nothing, while the probes are on their way; then it runs up and stands, its last digit moving.
+ */
+export class SimulatedMeter {
+  private readonly check: Check;
+  private readonly value: ReadingValue;
+  private readonly random: Random;
+
+  constructor(hidden: HiddenMachine, check: Check, random: Random) {
+    this.check = check;
+    this.value = hidden.read(check);
+    this.random = random;
+  }
+
+  /** `seconds` since the probes were picked up. */
+  at(seconds: number): Shown {
+    const { dimension } = INSTRUMENTS[this.check.instrument];
+    if (dimension === undefined || this.value.kind === 'word') {
+      const steady = seconds > REACHING + SETTLING;
+      const word = this.value.kind === 'word' ? this.value.word : '';
+      return { text: steady ? word : '…', value: this.value, steady };
+    }
+    const away = dimension === 'resistance';
+    if (seconds < REACHING)
+      return away
+        ? { text: 'OL', value: { kind: 'open' }, steady: false }
+        : { text: formatQuantity(0, dimension), value: { kind: 'number', value: 0 }, steady: false };
+    if (this.value.kind === 'open') return { text: 'OL', value: this.value, steady: true };
+    const run = 1 - Math.exp(-(seconds - REACHING) / (SETTLING / 3));
+    const digit = 1 + 0.002 * normal(this.random);
+    const value = this.value.value * run * digit;
+    return {
+      text: formatQuantity(value, dimension),
+      value: { kind: 'number', value },
+      steady: seconds > REACHING + SETTLING,
+    };
+  }
+}

@@ -1,0 +1,64 @@
+import { CRANKING } from '../checks/index.ts';
+import { solveTransient, type Transient } from '../network/index.ts';
+import { Scene } from '../layouts/index.ts';
+import { drawSound, withFault } from '../tracing/draw.ts';
+import type { Model } from '../tracing/model.ts';
+
+export type WaveId = 'primary' | 'secondary' | 'trigger' | 'charge coil' | 'store';
+
+/** One voltage through one firing. Seconds from the moment that matters (points open, trigger), volts. */
+export interface Wave {
+  readonly id: WaveId;
+  readonly at: readonly number[];
+  readonly volts: readonly number[];
+}
+export type Waveforms =
+  | { readonly ok: true; readonly waves: readonly Wave[] }
+  /** Solved by nobody: said, not drawn. */
+  | { readonly ok: false; readonly code: string };
+
+const POINTS_DRAWN = 600;
+/** Shown of a firing, before and after its moment, seconds; a charge coil's swings are shown whole. */
+const [BEFORE, AFTER] = [0.4e-3, 2.6e-3];
+
+/** Lowest and highest of each stretch, so that no peak is lost in the drawing. */
+function thinned(at: number[], volts: number[]): { at: number[]; volts: number[] } {
+  if (at.length <= POINTS_DRAWN) return { at, volts };
+  const kept: number[] = [];
+  const stretch = Math.ceil((2 * at.length) / POINTS_DRAWN);
+  for (let from = 0; from < at.length; from += stretch) {
+    const to = Math.min(at.length, from + stretch);
+    let [low, high] = [from, from];
+    for (let k = from; k < to; k++) {
+      if (volts[k]! < volts[low]!) low = k;
+      if (volts[k]! > volts[high]!) high = k;
+    }
+    kept.push(...new Set([Math.min(low, high), Math.max(low, high)]));
+  }
+  return { at: kept.map((k) => at[k]!), volts: kept.map((k) => volts[k]!) };
+}
+
+function waveOf(run: Transient, id: WaveId, node: string, moment: number): Wave {
+  const slow = id === 'charge coil' || id === 'store';
+  const [from, to] = slow ? [-Infinity, Infinity] : [moment - BEFORE, moment + AFTER];
+  const all = run.volts(node);
+  const [at, volts]: [number[], number[]] = [[], []];
+  for (let k = 0; k < run.at.length; k++)
+    if (run.at[k]! >= from && run.at[k]! <= to) {
+      at.push(run.at[k]! - moment);
+      volts.push(all[k]!);
+    }
+  return { id, ...thinned(at, volts) };
+}
+
+/** One firing while cranking, every figure in the middle of its band: sound, or with one fault of middle severity. */
+export function waveforms(model: Model, faultId?: string): Waveforms {
+  const fault = model.faults.find((f) => f.id === faultId);
+  if (faultId !== undefined && !fault) return { ok: false, code: 'unknown-fault' };
+  const sound = drawSound(model, () => 0.5);
+  const scene = new Scene(model.layout, fault ? withFault(model, sound, fault, 0.5) : sound);
+  const plan = model.layout.firing(scene, CRANKING, fault?.part.cylinder ?? 1, true);
+  const run = solveTransient(plan.circuit, { until: plan.until, longest: plan.longest, fromInitial: true });
+  if (!run.ok) return { ok: false, code: run.code };
+  return { ok: true, waves: plan.traces.map(({ id, node }) => waveOf(run, id, node, plan.at)) };
+}

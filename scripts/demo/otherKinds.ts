@@ -1,0 +1,166 @@
+/** One machine of each other kind of spark trail. */
+import { machineBodySchema } from '@pondu/core/schema';
+import { complaint, job, Story, write } from './story.ts';
+
+/** What kinds without a battery still carry in their fit-out, unsaid. */
+const NO_BATTERY = { volts: 12, earth: 'negative', ballast: 'none', fused: false } as const;
+const BATTERY = { volts: 12, earth: 'negative', ballast: 'none', fused: true } as const;
+
+// The dory's outboard: two cylinders, a flywheel magneto with points.
+const dory = machineBodySchema.parse({
+  name: 'Dory’s outboard, two cylinders',
+  kind: 'boat',
+  maker: 'Gannet Motors',
+  year: '1964',
+  worth: 700,
+  firingOrder: '1-2',
+  notes: 'Hangs on the stand by the slip. Flywheel puller is on its own nail.',
+  fitOut: { layout: 'flywheel-magneto', ...NO_BATTERY, cylinders: 2, marine: true, compressionRatio: 6.5 },
+  plates: { 'points-1.gapMetres': { low: 0.48e-3, high: 0.53e-3, source: 'manual' } },
+});
+{
+  const c = complaint(
+    'misses',
+    'constant',
+    'Runs on one. Changing plugs did not help.',
+    'since the spring',
+    'new plugs',
+  );
+  const story = new Story('dory-1', dory, c, ['points-2.burnt'], 41, '2026-11-22T09:10:00Z');
+  story.follow({}, 3);
+  write('dory', 'dory-outboard', dory, [job('dory-1', c, 'trace', '2026-11-22T09:00:00Z', story)]);
+}
+
+// The pilot boat's outboard: three cylinders, capacitor discharge.
+const pilot = machineBodySchema.parse({
+  name: 'Pilot boat’s outboard, three cylinders',
+  kind: 'boat',
+  maker: 'Gannet Motors',
+  year: '1988',
+  worth: 2200,
+  firingOrder: '1-2-3',
+  notes: 'Stop tether on the left of the console.',
+  fitOut: { layout: 'capacitor-discharge', ...NO_BATTERY, cylinders: 3, marine: true, compressionRatio: 6.8 },
+});
+{
+  const c = complaint('no-fire', 'constant', 'Cranks and cranks. Fuel is fresh.', 'yesterday', 'console rewired');
+  const story = new Story('pilot-1', pilot, c, ['stop-wire-1.chafed'], 53, '2026-11-23T10:10:00Z');
+  story.read('spark-every');
+  write('pilot', 'pilot-outboard', pilot, [job('pilot-1', c, 'trace', '2026-11-23T10:00:00Z', story)]);
+}
+
+// The fire pump: a high-tension magneto with impulse coupling.
+const pump = machineBodySchema.parse({
+  name: 'Fire pump',
+  kind: 'engine on a stand',
+  maker: 'Skerrow Works',
+  year: '1943',
+  worth: 2500,
+  firingOrder: '1-3-4-2',
+  notes: 'Must start at the third pull: the station relies on it.',
+  fitOut: { layout: 'rotating-magneto', ...NO_BATTERY, cylinders: 4, compressionRatio: 5 },
+});
+write('pump', 'fire-pump', pump, []);
+
+// The estate: a magnetic pick-up, its module on a heat sink. It dies hot.
+const estate = machineBodySchema.parse({
+  name: 'Blue estate',
+  kind: 'car',
+  maker: 'Quillmere',
+  year: '1984',
+  worth: 3200,
+  firingOrder: '1-3-4-2',
+  notes: 'Module sits on the inner wing, left.',
+  fitOut: {
+    layout: 'electronic',
+    ...BATTERY,
+    cylinders: 4,
+    trigger: 'magnetic',
+    module: 'on a heat sink',
+    suppressor: true,
+    compressionRatio: 9,
+  },
+});
+{
+  const c = complaint(
+    'dies',
+    'hot',
+    'Goes well for a quarter of an hour, then stops as if switched off. After half an hour it goes again.',
+    'a month',
+    'nothing',
+  );
+  const story = new Story('estate-1', estate, c, ['module.dead'], 61, '2026-11-24T13:10:00Z');
+  story.read('spark-coil-lead', { warmth: 'cold', faultPresent: 'no' }, 'cold, running well');
+  write('estate', 'blue-estate', estate, [
+    job('estate-1', c, 'trace', '2026-11-24T13:00:00Z', story, { waitsFor: 'hot soak' }),
+  ]);
+}
+
+// The roadster: points gone, a sealed block under the old cap.
+const roadster = machineBodySchema.parse({
+  name: 'Green roadster',
+  kind: 'car',
+  maker: 'Fenholm',
+  year: '1962',
+  worth: 9000,
+  firingOrder: '1-3-4-2',
+  notes: 'Converted by an earlier owner; the points are in the glove box.',
+  fitOut: {
+    layout: 'conversion',
+    ...BATTERY,
+    cylinders: 4,
+    ballast: 'external',
+    trigger: 'hall',
+    added: [{ what: 'alarm', label: 'Alarm box' }],
+    compressionRatio: 8.3,
+  },
+});
+write('roadster', 'green-roadster', roadster, []);
+
+// The twin: six volts, one coil with two leads.
+const twin = machineBodySchema.parse({
+  name: 'Post twin',
+  kind: 'motorcycle',
+  maker: 'Harrowby',
+  year: '1958',
+  worth: 4100,
+  notes: 'The post round’s spare.',
+  fitOut: {
+    layout: 'points-coils',
+    ...BATTERY,
+    volts: 6,
+    cylinders: 2,
+    coils: 'double-ended',
+    compressionRatio: 7,
+  },
+});
+write('twin', 'post-twin', twin, []);
+
+// The quad: capacitor discharge from the battery, a neutral switch in its feed.
+const quad = machineBodySchema.parse({
+  name: 'Hill quad',
+  kind: 'ATV',
+  maker: 'Harrowby',
+  year: '2004',
+  worth: 1500,
+  fitOut: {
+    layout: 'battery-discharge',
+    ...BATTERY,
+    cylinders: 1,
+    added: [{ what: 'interlock', label: 'Neutral switch' }],
+    compressionRatio: 8.8,
+  },
+});
+write('quad', 'hill-quad', quad, []);
+
+// The hatchback: a coil on each plug.
+const hatchback = machineBodySchema.parse({
+  name: 'Ferry agent’s hatchback',
+  kind: 'car',
+  maker: 'Quillmere',
+  year: '2001',
+  worth: 2400,
+  firingOrder: '1-3-4-2',
+  fitOut: { layout: 'coil-on-plug', ...BATTERY, cylinders: 4, compressionRatio: 10 },
+});
+write('hatchback', 'agent-hatchback', hatchback, []);

@@ -1,0 +1,54 @@
+import type { Wave } from '@pondu/core';
+import { act, cleanup, render, screen } from '@testing-library/react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { SoakPanel } from './SoakPanel.tsx';
+import { WaveChart } from './WavePanel.tsx';
+
+beforeEach(() => {
+  localStorage.clear();
+  vi.useFakeTimers({ now: new Date('2026-01-01T10:00:00Z') });
+});
+afterEach(() => {
+  cleanup();
+  vi.useRealTimers();
+});
+
+describe('the soak test', () => {
+  it('runs its clock, says how warm it is by now, and gives its minutes to the reading', () => {
+    const onSoaked = vi.fn();
+    render(<SoakPanel jobId="j" advice={null} onSoaked={onSoaked} />);
+    act(() => screen.getByRole('button', { name: 'Start the clock' }).click());
+    expect(screen.getByText(/about 20 °C/)).toBeTruthy();
+    act(() => vi.advanceTimersByTime(22 * 60_000));
+    expect(screen.getByRole('timer').textContent).toBe('22:00');
+    // 20 + 65·(1 − e^(−2)) = 76 °C
+    expect(screen.getByText(/about 76 °C/)).toBeTruthy();
+    act(() => screen.getByRole('button', { name: 'Read now, 22 min' }).click());
+    expect(onSoaked).toHaveBeenCalledWith({ warmth: 'hot', faultPresent: 'unknown', soakMinutes: 22 });
+  });
+  it('goes on through a reload, and can be stopped', () => {
+    const { unmount } = render(<SoakPanel jobId="j" advice={null} onSoaked={() => undefined} />);
+    act(() => screen.getByRole('button', { name: 'Start the clock' }).click());
+    unmount();
+    act(() => vi.advanceTimersByTime(5 * 60_000));
+    render(<SoakPanel jobId="j" advice={null} onSoaked={() => undefined} />);
+    act(() => vi.advanceTimersByTime(1000));
+    expect(screen.getByRole('timer').textContent).toMatch(/^5:0[01]$/);
+    act(() => screen.getByRole('button', { name: 'Stop the clock' }).click());
+    expect(screen.getByRole('button', { name: 'Start the clock' })).toBeTruthy();
+  });
+});
+
+describe('a waveform', () => {
+  const wave = (peak: number): Wave => ({ id: 'secondary', at: [0, 1e-4, 2e-4], volts: [0, -peak, 10] });
+  it('says its peaks in words, for those who do not see the lines', () => {
+    render(<WaveChart well={wave(12_000)} ill={wave(3000)} illName="Condenser open inside" />);
+    const name = screen.getByRole('img').getAttribute('aria-label');
+    expect(name).toBe('Secondary: peak 12 kV when well, 3 kV with Condenser open inside.');
+    expect(document.querySelectorAll('path')).toHaveLength(2);
+  });
+  it('alone, draws one line', () => {
+    render(<WaveChart well={wave(12_000)} ill={undefined} illName="" />);
+    expect(document.querySelectorAll('path')).toHaveLength(1);
+  });
+});

@@ -1,0 +1,98 @@
+import { cleanup, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Around, machine as known } from '../../__tests__/support.tsx';
+import { MachineForm } from './MachineForm.tsx';
+
+interface Sent {
+  fitOut: Record<string, unknown>;
+}
+let sent: Sent[];
+
+beforeAll(() => {
+  globalThis.ResizeObserver = class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  };
+});
+beforeEach(() => {
+  localStorage.clear();
+  sent = [];
+  vi.stubGlobal('fetch', (_url: string, init?: RequestInit) => {
+    sent.push(JSON.parse(String(init?.body)) as Sent);
+    const body = { id: 'm1', version: 1, updatedAt: '', machine: JSON.parse(String(init?.body)) as unknown };
+    return Promise.resolve(new Response(JSON.stringify(body), { status: 201 }));
+  });
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const pick = (name: RegExp) => userEvent.click(screen.getByRole('radio', { name }));
+const save = () => userEvent.click(screen.getByRole('button', { name: 'Save the machine' }));
+async function form(): Promise<void> {
+  render(
+    <Around>
+      <MachineForm draftKey="t" onSaved={() => undefined} />
+    </Around>,
+  );
+  await userEvent.type(screen.getByLabelText('Name'), 'Borrowed');
+}
+
+describe('a machine by what one sees', () => {
+  it('asks one question after the other, and no more of what the kind does not have', async () => {
+    await form();
+    expect(screen.getByText('What is under the cap?')).toBeTruthy();
+    await pick(/^Magnets/);
+    expect(screen.getByText('What is under the flywheel?')).toBeTruthy();
+    expect(screen.queryByText('What is under the cap?')).toBeNull();
+    expect(screen.queryByText('Which post goes to the chassis')).toBeNull();
+    await pick(/^A magneto of its own/);
+    await save();
+    expect(sent[0]!.fitOut).toMatchObject({ layout: 'rotating-magneto', cylinders: 4, ballast: 'none' });
+  });
+  it('an electronic trigger asks where its module sits', async () => {
+    await form();
+    await pick(/^A cup with windows/);
+    await pick(/^Apart, told by a computer/);
+    await save();
+    expect(sent[0]!.fitOut).toMatchObject({ layout: 'electronic', trigger: 'hall', module: 'commanded' });
+  });
+  it('keeps the number of cylinders where the new kind can have it, else takes one that it can', async () => {
+    await form();
+    await pick(/^8$/);
+    await pick(/^A coil on each plug/);
+    expect(screen.getByRole('radio', { name: '8' }).getAttribute('aria-checked')).toBe('true');
+    await pick(/^Coils beside/);
+    const cylinders = within(screen.getByRole('radiogroup', { name: 'Cylinders' }));
+    expect(cylinders.getAllByRole('radio').map((r) => r.textContent)).toEqual(['1', '2']);
+    expect(cylinders.getByRole('radio', { name: '2' }).getAttribute('aria-checked')).toBe('true');
+  });
+  it('takes what an earlier owner added, in its order, and wants a name for it', async () => {
+    await form();
+    await userEvent.click(screen.getByRole('button', { name: 'Something stands in the feed' }));
+    await save();
+    expect(sent).toEqual([]);
+    expect(screen.getByText('Say what it is.')).toBeTruthy();
+    await userEvent.type(screen.getByLabelText('Its name here'), 'Hidden relay');
+    await userEvent.selectOptions(screen.getByLabelText('What it is'), 'relay');
+    await userEvent.click(screen.getByRole('button', { name: 'Something stands in the feed' }));
+    expect(screen.getAllByLabelText('Its name here')).toHaveLength(2);
+    await userEvent.click(screen.getByRole('button', { name: 'Take out 2' }));
+    await save();
+    expect(sent[0]!.fitOut['added']).toEqual([{ what: 'relay', label: 'Hidden relay' }]);
+  });
+  it('shows a stored machine as its answers', () => {
+    const fitOut = { ...known.fitOut, layout: 'capacitor-discharge', cylinders: 3, ballast: 'none' } as const;
+    const stored = { id: 'm', version: 1, updatedAt: '', machine: { ...known, fitOut } };
+    render(
+      <Around>
+        <MachineForm stored={stored} draftKey="s" onSaved={() => undefined} />
+      </Around>,
+    );
+    for (const name of [/^Magnets/, /^A sealed box/, /^3$/])
+      expect(screen.getByRole('radio', { name }).getAttribute('aria-checked'), String(name)).toBe('true');
+  });
+});
