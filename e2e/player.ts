@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { formatQuantity, HiddenMachine, INSTRUMENTS, seededRandom, Tracer, type Check } from '@pondu/core';
 import { houseSchema, ponduFileSchema } from '@pondu/core/schema';
 import type { Page } from 'puppeteer-core';
-import { sees, textOf } from './browser.ts';
+import { click, sees, textOf } from './browser.ts';
 
 /** Plays the machine on the fender: answers whatever check the screen proposes, as typed by a person. */
 export class Player {
@@ -42,7 +42,8 @@ export class Player {
   }
 }
 
-const CARD = 'section[aria-label="Check"] h2';
+/** The check once the last reading has been taken in. */
+const CARD = 'section[aria-label="Check"][aria-busy="false"] h2';
 
 /** Types the answer to the check on screen with the keyboard, and waits until it is in the log. */
 export async function answerCheck(page: Page, player: Player): Promise<string> {
@@ -58,9 +59,15 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
     await page.keyboard.type(text);
     await page.keyboard.press('Enter');
     // Far off, it is asked once whether the range is right.
-    await new Promise((resolve) => setTimeout(resolve, 400));
+    await page.waitForFunction(
+      (n) =>
+        document.body.innerText.includes('Yes, let it stand') ||
+        Number(/\d+/.exec((document.querySelector('#log') as HTMLElement | null)?.innerText ?? '0')?.[0] ?? 0) > n,
+      {},
+      before,
+    );
     if (await page.evaluate(() => document.body.innerText.includes('Yes, let it stand')))
-      await page.locator('::-p-aria([name="Yes, let it stand"][role="button"])').click();
+      await click(page, 'button', 'Yes, let it stand');
   } else {
     const words = await page.$$eval(
       '[data-reading] [aria-label="What it showed"] [role=radio] > span:first-child',

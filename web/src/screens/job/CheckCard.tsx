@@ -17,6 +17,8 @@ interface Props {
   isNext: boolean;
   /** In the prove-out nobody asks what a check would tell. */
   proving?: boolean;
+  /** The last reading is still being taken in: another check may come. */
+  busy?: boolean;
   entry: ReadingEntry;
   opened: readonly string[];
   alternatives: readonly RankedView[];
@@ -46,6 +48,7 @@ export function CheckCard({
   rank,
   isNext,
   proving = false,
+  busy = false,
   entry,
   opened,
   alternatives,
@@ -58,7 +61,7 @@ export function CheckCard({
   const reading =
     entry.value?.kind === 'number' ? entry.value.value : entry.value?.kind === 'open' ? Infinity : undefined;
   return (
-    <section aria-label="Check" className="card grid grid-cols-[minmax(0,1fr)] gap-2.5 p-3 sm:p-4">
+    <section aria-label="Check" aria-busy={busy} className="card grid grid-cols-[minmax(0,1fr)] gap-2.5 p-3 sm:p-4">
       <div className="flex items-start gap-x-3">
         <div className="flex grow flex-wrap items-baseline gap-x-3">
           <h2 className="text-xl">{check.label}</h2>

@@ -44,7 +44,15 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
     );
   const choose = (check: string | undefined) => put({ check, station: undefined, corrects: undefined });
 
-  const entry = useReadingEntry({ place, now, checkId: chosen, correcting, saved: () => choose(undefined) });
+  const entry = useReadingEntry({
+    place,
+    now,
+    checkId: chosen,
+    correcting,
+    // A better check found while a reading is being typed does not take the place of the one in hand.
+    begun: () => put({ check: chosen }),
+    saved: () => choose(undefined),
+  });
   const preview = useTrace(entry.previewInput, entry.conditions);
 
   useHotkeys('1,2,3', (event) => choose(ranked[Number(event.key) - 1]?.id), [ranked]);
@@ -99,6 +107,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
             {...ruler.data}
             rank={trace.data.ranked.find((r) => r.id === chosen)}
             isNext={chosen === next}
+            busy={trace.isLoading}
             yard={`/jobs/${stored.id}/yard?check=${chosen}`}
             entry={entry}
             opened={trace.data.opened}

@@ -22,6 +22,8 @@ interface Options {
   now: Conditions;
   checkId: string | undefined;
   correcting: string | undefined;
+  /** The first sign of a reading for this check. */
+  begun?: () => void;
   saved: () => void;
 }
 
@@ -56,7 +58,7 @@ function parse(check: CheckView | undefined, typed: string): { value?: ReadingVa
 }
 
 /** One reading on its way in: the draft, what it would change, the saving, and everything that can go wrong with it. */
-export function useReadingEntry({ place, now, checkId, correcting, saved }: Options): ReadingEntry {
+export function useReadingEntry({ place, now, checkId, correcting, begun, saved }: Options): ReadingEntry {
   const { stored, machine, house, input } = place;
   const draftKey = draftKeyOf(stored.id, checkId, correcting);
   const [typed, setTyped, clearTyped] = useDraft(`${draftKey}.typed`, '');
@@ -114,7 +116,10 @@ export function useReadingEntry({ place, now, checkId, correcting, saved }: Opti
 
   return {
     typed,
-    setTyped,
+    setTyped: (text) => {
+      if (typed === '') begun?.();
+      setTyped(text);
+    },
     conditions,
     setConditions,
     note,
