@@ -53,7 +53,7 @@ function outcomeShares(tracer: Tracer, check: Check, faultId: string): number[] 
       ? [Math.min(...known) - 0.15, Math.max(...known) + 0.15]
       : [toRuler(1e7, dimension), Infinity];
     shares = [0, 0, 0, 0];
-    predicted.at.forEach((u, m) => shares[predicted.open[m] ? 3 : u < low ? 0 : u <= high ? 1 : 2]!++);
+    predicted.at.forEach((u, m) => shares[predicted.open[m]! > 0.5 ? 3 : u < low ? 0 : u <= high ? 1 : 2]!++);
     shares = shares.map((n) => n / predicted.at.length);
   }
   return shares.map((s) => (1 - NOISE) * s + NOISE / shares.length);

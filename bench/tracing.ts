@@ -2,7 +2,8 @@ import {
   choose,
   follow,
   HiddenMachine,
-  likelyComplaint,
+  likeliestComplaint,
+  provedOn,
   seededRandom,
   type Complaint,
   type Followed,
@@ -29,7 +30,7 @@ export interface Run {
 const STRETCHED = { every: 10, by: 1.5 };
 const MISPROBE = 0.03;
 const MOST = 40;
-/** Below this share of the complaint a fault tells so little that nobody would bring the machine in. */
+/** Less likely than this to be complained of, nobody would bring the machine in. */
 export const EXPLAINS = 0.2;
 
 const played = (tracer: Tracer, faults: readonly ModelFault[], seed: number) =>
@@ -38,10 +39,10 @@ const played = (tracer: Tracer, faults: readonly ModelFault[], seed: number) =>
     misprobe: MISPROBE,
   });
 
-/** Whether any complaint would come of it. */
-export function explained(tracer: Tracer, faults: readonly ModelFault[]): Complaint | undefined {
-  const complaint = likelyComplaint(tracer, faults);
-  return tracer.weigher.complaintShare(faults, complaint) >= EXPLAINS ? complaint : undefined;
+/** What this very machine would be brought in for, if anything. */
+export function complaintOf(hidden: HiddenMachine): Complaint | undefined {
+  const complaint = likeliestComplaint((c) => hidden.brings(c));
+  return hidden.brings(complaint) >= EXPLAINS ? complaint : undefined;
 }
 
 const PATTERN = { heat: 'hot', damp: 'damp', shaking: 'now-and-then' } as const;
@@ -54,11 +55,11 @@ interface How {
 
 /** Traces one hidden machine with one fault to a verdict. */
 export function run(tracer: Tracer, fault: ModelFault, seed: number, dearFrom: number, how: How = {}): Run | undefined {
-  const complaint = explained(tracer, [fault]);
+  const failing = played(tracer, [fault], seed);
+  const complaint = complaintOf(failing);
   if (!complaint) return undefined;
   const recommendMs: number[] = [];
   let started = performance.now();
-  const failing = played(tracer, [fault], seed);
   const well = played(tracer, [], seed);
   const random = seededRandom(seed + 1);
   const comes = how.there !== undefined;
@@ -89,18 +90,24 @@ function resultOf(tracer: Tracer, found: Followed, repairs: readonly string[], d
 
 /** Two faults: the first named, put right, and the other found behind it (or nothing left that tells). */
 export function runPair(tracer: Tracer, pair: readonly [ModelFault, ModelFault], seed: number): boolean | undefined {
-  const complaint = explained(tracer, pair);
+  const both = played(tracer, pair, seed);
+  const complaint = complaintOf(both);
   if (!complaint) return undefined;
-  const first = follow(tracer, complaint, played(tracer, pair, seed), { most: MOST });
+  const first = follow(tracer, complaint, both, { most: MOST });
   const mended = pair.filter((f) => f.repairId === first.named);
   if (mended.length === 0) return false;
   const left = pair.filter((f) => f.repairId !== first.named);
   if (left.length === 0) return true;
   const events: JobEvent[] = [...first.events, fixed(first.named)];
-  const second = follow(tracer, complaint, played(tracer, left, seed), { most: MOST, events });
+  const behind = played(tracer, left, seed);
+  let second = follow(tracer, complaint, behind, { most: MOST, events });
+  // Found sound, it is proved out; what does not pass is traced on.
+  const proof = provedOn(tracer, complaint, behind, second.events);
+  if (second.named === 'sound' && !proof.proven)
+    second = follow(tracer, complaint, behind, { most: MOST, events: proof.events });
   if (second.named === left[0]!.repairId) return true;
-  // It fires: what is left is no complaint any more.
-  return second.named === 'sound' && explained(tracer, left) === undefined;
+  // It runs even more often than not: what is left is no complaint any more.
+  return second.named === 'sound' && behind.brings(complaint) < EXPLAINS && behind.runsEven() > 0.5;
 }
 
 const fixed = (repairId: string): JobEvent => ({

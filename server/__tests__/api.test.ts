@@ -59,6 +59,7 @@ describe('one job by the API alone', () => {
     for (const [checkId, typed] of [
       ['coil-feed-closed', '6.1'],
       ['ballast-ohms', '1.5'],
+      ['try-it', 'runs even'],
       ['spark-every', 'good on all'],
     ])
       await s.api.post(at('/readings')).send({ checkId, typed, faultPresent: 'no' }).expect(201);
@@ -66,7 +67,7 @@ describe('one job by the API alone', () => {
     const closed = await s.api.post(at('/close')).send({}).expect(200);
     expect(closed.body.job).toMatchObject({ stage: 'closed', closedBecause: '' });
     const csv = await s.api.get(at('/readings.csv')).expect(200);
-    expect(csv.text.split('\r\n')).toHaveLength(8);
+    expect(csv.text.split('\r\n')).toHaveLength(9);
     expect(csv.text).toContain('ballast-ohms,Ballast resistance,OL,OL,OL');
   });
 

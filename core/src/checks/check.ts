@@ -63,6 +63,8 @@ export interface Check {
   readonly minutes: number;
   readonly opens: readonly Opening[];
   readonly cautions: readonly CautionId[];
+  /** Asks the whole engine: trouble on another trail shows in it too. */
+  readonly whole?: boolean;
   /** Done in the look stage, before any meter comes out. */
   readonly look?: boolean;
 }

@@ -99,6 +99,7 @@ import { timingMarks } from './timingMarks.ts';
 import { triggerGap } from './triggerGap.ts';
 import { triggerOhms } from './triggerOhms.ts';
 import { triggerPeak } from './triggerPeak.ts';
+import { tryIt } from './tryIt.ts';
 import { watchPoints } from './watchPoints.ts';
 import type { Layout } from '../layouts/index.ts';
 import { hasHeldPoints, type Check, type CheckMaker } from './check.ts';
@@ -207,6 +208,7 @@ const MAKERS: readonly CheckMaker[] = [
   plugInsulation,
   lookPlugs,
   plugGap,
+  tryIt,
 ];
 
 /** Whether a layout has all that a check touches: its station, its nodes, its parts, points to hold shut. */
@@ -226,5 +228,6 @@ function belongs(check: Check, layout: Layout): boolean {
 export const checksOf = (layout: Layout): Check[] =>
   MAKERS.flatMap((make) => make(layout)).filter((check) => belongs(check, layout));
 
+export { runsHow, TRY_IT } from './tryIt.ts';
 export { OPENING_MINUTES, CRANKING, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from './check.ts';
 export type { CautionId, Check, CheckMaker, Opening, Probe } from './check.ts';

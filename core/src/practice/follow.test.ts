@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { KINDS } from '../__tests__/kinds.ts';
 import { fix, house, machine, noFire } from '../__tests__/machines.ts';
 import { seededRandom } from '../random/lcg.ts';
 import { likelyComplaint } from '../tracing/likelyComplaint.ts';
 import { choose } from '../tracing/policies.ts';
 import { Tracer } from '../tracing/trace.ts';
-import { follow } from './follow.ts';
+import { follow, provedOn } from './follow.ts';
 import { HiddenMachine } from './hiddenMachine.ts';
 
 const tracer = new Tracer(machine(), house);
@@ -32,6 +33,31 @@ describe('following the tracer', () => {
     const second = follow(tracer, noFire, hidden('cap.damp'), { events });
     expect(second.named).toBe('cap.dry');
     expect(second.events.length).toBe(events.length + second.checks);
+    // The engine itself was asked first.
+    const tried = second.events[events.length]!;
+    expect(tried.type === 'reading' && tried.reading).toMatchObject({
+      checkId: 'try-it',
+      value: { word: 'does not fire' },
+    });
+  });
+  it('proves a repair out: taken, what must pass does, unless something else still stops it', () => {
+    const { events } = follow(tracer, noFire, hidden('points.burnt'));
+    const mended = [...events, fix('points.dress')];
+    const proof = provedOn(tracer, noFire, hidden(), mended);
+    expect(proof.proven).toBe(true);
+    const taken = proof.events.slice(mended.length).flatMap((e) => (e.type === 'reading' ? [e.reading.checkId] : []));
+    expect(taken).toEqual(expect.arrayContaining(['try-it', 'spark-every']));
+    expect(provedOn(tracer, noFire, hidden('lead-3.open'), mended).proven).toBe(false);
+  });
+  it('finds one fault on either side of a twin, which no single fault explains', () => {
+    const twin = new Tracer(machine(KINDS['flywheel magneto, two cylinders']), house);
+    const both = ['points-1.burnt', 'coil-2.secondary-open'].map((id) => twin.model.faults.find((f) => f.id === id)!);
+    const found = follow(twin, noFire, new HiddenMachine(twin.model, both, seededRandom(4)), { most: 40 });
+    expect(both.map((f) => f.repairId)).toContain(found.named);
+    const pair = twin
+      .belief(noFire, found.events)
+      .weighed.find((w) => w.faults.length === 2 && both.every((f) => w.faults.includes(f)));
+    expect(pair).toBeDefined();
   });
   it('takes whatever check it is given, and stops where nothing more is given', () => {
     const walked = follow(tracer, noFire, hidden('points.burnt'), {

@@ -1,5 +1,6 @@
 import type { Check, Opening } from '../checks/index.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
+import { proven, proveOut } from '../proving/proveOut.ts';
 import type { Belief } from '../tracing/belief.ts';
 import { minutesOf, type RankedCheck } from '../tracing/nextCheck.ts';
 import type { Tracer } from '../tracing/trace.ts';
@@ -28,6 +29,24 @@ export interface Following {
 const NOW: Conditions = { warmth: 'unknown', faultPresent: 'yes' };
 const AT = '2026-01-01T00:00:00Z';
 
+const read = (hidden: Pick<HiddenMachine, 'read'>, check: Check, now: Conditions, place: number): JobEvent => ({
+  type: 'reading',
+  reading: { ...now, id: `f${place}`, checkId: check.id, typed: '', note: '', at: AT, value: hidden.read(check) },
+});
+
+/** Proves a repair out on a hidden machine: everything that happened, with what the prove-out asks for taken. */
+export function provedOn(
+  tracer: Tracer,
+  complaint: Complaint,
+  hidden: Pick<HiddenMachine, 'read'>,
+  before: readonly JobEvent[],
+): { events: readonly JobEvent[]; proven: boolean } {
+  const events = [...before];
+  for (const { check, state } of proveOut(tracer, complaint, before))
+    if (state === 'to do') events.push(read(hidden, check, NOW, events.length));
+  return { events, proven: proven(proveOut(tracer, complaint, events)) };
+}
+
 /** Takes one check after the other on a hidden machine until the tracer calls for a repair or gives up. */
 export function follow(
   tracer: Tracer,
@@ -53,7 +72,6 @@ export function follow(
     minutes += minutesOf(check, open);
     check.opens.forEach((o) => open.add(o));
     checks++;
-    const taken = { ...now, id: `f${events.length}`, checkId: check.id, typed: '', note: '', at: AT };
-    events.push({ type: 'reading', reading: { ...taken, value: hidden.read(check) } });
+    events.push(read(hidden, check, now, events.length));
   }
 }

@@ -1,8 +1,10 @@
-import type { Check } from '../checks/index.ts';
+import { runsHow, type Check } from '../checks/index.ts';
 import { INSTRUMENTS } from '../instruments/index.ts';
 import { Scene } from '../layouts/index.ts';
 import { normal, type Random } from '../random/lcg.ts';
 import type { ReadingValue } from '../schema/job.ts';
+import type { Complaint } from '../schema/job.ts';
+import { complaintLikelihood } from '../tracing/complaint.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 
@@ -24,6 +26,16 @@ export class HiddenMachine {
     this.scene = new Scene(model.layout, failed);
     this.random = random;
     this.misprobe = options.misprobe ?? 0;
+  }
+
+  /** How likely this very machine is to come in with a complaint, 0…1: another with the same fault may run. */
+  brings(complaint: Complaint): number {
+    return complaintLikelihood(this.scene, complaint);
+  }
+
+  /** Chance that it starts and runs even when it is tried, 0…1. */
+  runsEven(): number {
+    return runsHow(this.scene)['runs even']!;
   }
 
   /** What the instrument shows this time, its own error included. */

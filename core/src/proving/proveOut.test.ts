@@ -12,6 +12,7 @@ const states = (complaint: Complaint, events: Parameters<typeof proveOut>[2]) =>
 describe('prove-out', () => {
   it('asks for what failed again, and for every spark; not for what passed', () => {
     expect(states(noFire, [...failed, fix('points.dress')])).toEqual({
+      'try-it': 'to do',
       'points-drop': 'to do',
       'spark-every': 'to do',
     });
@@ -23,6 +24,10 @@ describe('prove-out', () => {
       reading('points-drop', 0.08),
       reading('spark-every', 'good on all'),
     ];
+    expect(states(noFire, events)['try-it']).toBe('to do');
+    events.push(reading('try-it', 'runs, but misses'));
+    expect(states(noFire, events)['try-it']).toBe('failed');
+    events.push(reading('try-it', 'runs even'));
     expect(proven(proveOut(tracer, noFire, events))).toBe(true);
   });
   it('a reading from before the repair proves nothing', () => {
@@ -44,6 +49,10 @@ describe('prove-out', () => {
       reading('points-drop', 0.08, { warmth: 'cold' }),
       reading('spark-every', 'good on all', { warmth: 'hot' }),
     ];
-    expect(states(hot, cold)).toEqual({ 'points-drop': 'wrong conditions', 'spark-every': 'passed' });
+    expect(states(hot, cold)).toEqual({
+      'try-it': 'to do',
+      'points-drop': 'wrong conditions',
+      'spark-every': 'passed',
+    });
   });
 });

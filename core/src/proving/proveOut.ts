@@ -1,4 +1,4 @@
-import type { Check } from '../checks/index.ts';
+import { TRY_IT, type Check } from '../checks/index.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import { tell } from '../tracing/events.ts';
 import { passes } from '../tracing/ruler.ts';
@@ -8,7 +8,7 @@ export type ProofState = 'to do' | 'passed' | 'failed' | 'wrong conditions';
 
 export interface Proof {
   readonly check: Check;
-  readonly why: 'failed before' | 'spark on every cylinder';
+  readonly why: 'what was complained of' | 'failed before' | 'spark on every cylinder';
   /** The reading after the last repair that answers it, if there is one. */
   readonly reading: Reading | undefined;
   readonly before: Reading | undefined;
@@ -19,7 +19,7 @@ export interface Proof {
 
 const EVERY_SPARK = 'spark-every';
 
-/** What must pass before the job closes: the checks that failed, in the complaint's conditions, and every spark. */
+/** What must pass before the job closes: the engine itself, the checks that failed, as complained of, and every spark. */
 export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly JobEvent[]): Proof[] {
   const story = tell(events);
   const fixed = story.fixes.length > 0;
@@ -33,9 +33,8 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
     else if (!passes(tracer.weigher, check, reading.value)) failed.set(reading.checkId, reading);
   }
   const warmth = complaint.pattern === 'hot' ? 'hot' : null;
-  const wanted: [string, Proof['why']][] = [...failed.keys()]
-    .filter((id) => id !== EVERY_SPARK)
-    .map((id) => [id, 'failed before']);
+  const wanted: [string, Proof['why']][] = [[TRY_IT, 'what was complained of']];
+  for (const id of failed.keys()) if (id !== EVERY_SPARK && id !== TRY_IT) wanted.push([id, 'failed before']);
   wanted.push([EVERY_SPARK, failed.has(EVERY_SPARK) ? 'failed before' : 'spark on every cylinder']);
   return wanted.flatMap(([id, why]): Proof[] => {
     const check = tracer.weigher.check(id);

@@ -26,9 +26,12 @@ export interface Belief {
   readonly story: Story;
 }
 
-/** How many leading single faults are paired, and with how many. */
-const LEADERS = 3;
-const PARTNERS = 8;
+/** How many pairs are simulated. */
+const PAIRS_WEIGHED = 24;
+/** And of a twin, with a fault on either side. */
+const TWIN_PAIRS_WEIGHED = 40;
+/** What neither explains costs a pair no more than this, a natural logarithm. */
+const UNEXPLAINED = Math.log(0.3);
 /** A repaired fault below this share of its repair's belief is not carried on into pairs. */
 const CARRIED = 0.02;
 const ENSEMBLES_KEPT = 600;
@@ -117,7 +120,10 @@ export class Weigher {
     for (const placed of story.readings) {
       const check = this.checks.get(placed.reading.checkId);
       if (!check) continue;
-      const add = this.readingLogs(seenBy(h.faults, placed), placed.reading, check, complaint);
+      const add =
+        check.whole && h.faults.length === 0
+          ? new Float64Array(STRATA).fill(Math.log(unclaimed(check, placed.reading.value)))
+          : this.readingLogs(seenBy(h.faults, placed), placed.reading, check, complaint);
       for (let m = 0; m < STRATA; m++) logs[m]! += add[m]!;
     }
     const top = Math.max(...logs);
@@ -131,16 +137,10 @@ export class Weigher {
     const first: Hypothesis[] = [{ id: SOUND_ID, faults: [], prior: SHARES.sound }, ...singles(this.model, complaint)];
     const weighed = first.map((h) => this.weigh(h, story, complaint));
     const single = weighed.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
-    const fault = (w: (typeof single)[number]) => w.h.faults[0]!;
-    const leaders = single.slice(0, LEADERS).map(fault);
-    const partners = single.slice(0, PARTNERS).map(fault);
     const carried = this.carried(single, story);
-    const doubles = [
-      ...pairs(this.model, complaint, leaders, partners),
-      ...pairs(this.model, complaint, carried, this.model.faults),
-    ];
-    const unique = [...new Map(doubles.map((h) => [h.id, h])).values()];
-    const all = [...weighed, ...unique.map((h) => this.weigh(h, story, complaint))];
+    const faults = this.model.faults;
+    const doubles = pairs(this.model, complaint, carried.length ? carried : faults, faults);
+    const all = [...weighed, ...this.hopeful(doubles, story, complaint).map((h) => this.weigh(h, story, complaint))];
     const outsideLog = this.outsideLog(story);
     const top = Math.max(outsideLog, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(outsideLog - top));
@@ -155,6 +155,47 @@ export class Weigher {
         strata: w.strata,
       })),
     };
+  }
+
+  /**
+   * The pairs worth simulating: as if the better of the two spoke for each reading, and for the complaint. Quick, since
+   * only what each says alone is asked. Two that each stop a cylinder of a twin explain together what neither does
+   * alone, so these are ranked apart, and only by what speaks for one of them.
+   */
+  private hopeful(doubles: readonly Hypothesis[], story: Story, complaint: Complaint): readonly Hypothesis[] {
+    const asked = story.readings.flatMap((placed) => {
+      const check = this.checks.get(placed.reading.checkId);
+      return check ? [{ placed, check }] : [];
+    });
+    const alone = new Map(
+      this.model.faults.map((f) => [
+        f,
+        [
+          Math.log(this.complaintShare([f], complaint)),
+          ...asked.map(({ placed, check }) =>
+            meanOf(this.readingLogs(seenBy([f], placed), placed.reading, check, complaint)),
+          ),
+        ],
+      ]),
+    );
+    const best = (hopes: readonly Hypothesis[], least: number, most: number) =>
+      hopes
+        .map((h) => {
+          const [one, other] = h.faults.map((f) => alone.get(f)!);
+          const hope = one!.reduce((sum, log, k) => sum + Math.max(log, other![k]!, least), Math.log(h.prior));
+          return { h, hope };
+        })
+        .sort((a, b) => b.hope - a.hope)
+        .slice(0, most)
+        .map(({ h }) => h);
+    const twin = this.model.layout.fit.cylinders === 2;
+    const oneEach = doubles.filter(({ faults: [a, b] }) => {
+      const [one, other] = [a!.part.cylinder, b!.part.cylinder];
+      return twin && one !== undefined && other !== undefined && one !== other;
+    });
+    return [
+      ...new Set([...best(doubles, -Infinity, PAIRS_WEIGHED), ...best(oneEach, UNEXPLAINED, TWIN_PAIRS_WEIGHED)]),
+    ];
   }
 
   /** Faults that a repair has put right and that really may have been there: another may stand behind them. */
@@ -183,6 +224,9 @@ const OTHER_TRAIL = 0.25;
 function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {
   return Float64Array.from(ensemble.strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
 }
+
+/** log of the mean over steps of severity. */
+const meanOf = (logs: Float64Array): number => Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length);
 
 const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
   faults.filter((f) => !placed.repaired.has(f.repairId));

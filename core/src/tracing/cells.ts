@@ -3,7 +3,7 @@ import { fromRuler, INSTRUMENTS } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 import type { Weigher } from './belief.ts';
 import { MEMBERS, type Ensemble, type Predicted } from './ensemble.ts';
-import { MISPROBE } from './likelihood.ts';
+import { MISPROBE, TOUCHES_NOTHING } from './likelihood.ts';
 
 /** Cells of the ruler for counting information; one more after them is OL. */
 const CELLS = 24;
@@ -35,7 +35,7 @@ export class Cells {
     for (const e of ensembles) {
       const p = e.predict(check);
       if (p.kind !== 'number') continue;
-      for (const u of p.at) if (!Number.isNaN(u)) [low, high] = [Math.min(low, u), Math.max(high, u)];
+      for (const [m, u] of p.at.entries()) if (p.open[m]! < 0.5) [low, high] = [Math.min(low, u), Math.max(high, u)];
     }
     if (!(high > low)) [low, high] = [low - 0.5, low + 0.5];
     found = { low, step: (high - low) / CELLS };
@@ -69,12 +69,23 @@ export class Cells {
   private compute(p: Predicted, check: Check, { strata, graded }: Ensemble): CellShares {
     const members = this.members(p, check);
     const rows = graded ? strata : strata.slice(0, 1);
+    const strays = this.strays(check, members[0]!.length);
     return rows.map((share) => {
       const row = new Float64Array(members[0]!.length);
       members.forEach((cells, m) => cells.forEach((q, c) => (row[c]! += share[m]! * q)));
-      // The share of stray readings is laid over all cells alike.
-      return row.map((q) => (1 - MISPROBE) * q + MISPROBE / row.length);
+      return row.map((q, c) => (1 - MISPROBE) * q + MISPROBE * strays[c]!);
     });
+  }
+
+  /** Readings that missed their mark: mostly where the leads touch nothing, the rest over all cells alike. */
+  private strays(check: Check, cells: number): Float64Array {
+    const { dimension, limit } = INSTRUMENTS[check.instrument];
+    if (dimension === undefined) return new Float64Array(cells).fill(1 / cells);
+    const shares = new Float64Array(cells).fill((1 - TOUCHES_NOTHING) / cells);
+    const { low, step } = this.edgesOf(check);
+    const nothing = limit === undefined ? Math.min(CELLS - 1, Math.max(0, Math.floor(-low / step))) : CELLS;
+    shares[nothing]! += TOUCHES_NOTHING;
+    return shares;
   }
 
   private members(p: Predicted, check: Check): Float64Array[] {
@@ -85,12 +96,13 @@ export class Cells {
     const { low, step } = this.edgesOf(check);
     return Array.from({ length: MEMBERS }, (_, m) => {
       const cells = new Float64Array(CELLS + 1);
-      if (p.open[m]) cells[CELLS] = 1;
-      else {
+      const open = p.open[m]!;
+      cells[CELLS] = open;
+      if (open < 1) {
         let before = 0;
         for (let c = 0; c < CELLS; c++) {
           const upTo = c === CELLS - 1 ? 1 : normalCdf((low + step * (c + 1) - p.at[m]!) / p.width[m]!);
-          cells[c] = upTo - before;
+          cells[c] = (1 - open) * (upTo - before);
           before = upTo;
         }
       }

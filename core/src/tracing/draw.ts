@@ -1,21 +1,30 @@
 import type { MachineParams } from '../layouts/index.ts';
-import type { PartParams } from '../parts/index.ts';
+import type { Band, PartParams } from '../parts/index.ts';
 import type { Random } from '../random/lcg.ts';
 import type { Model, ModelFault } from './model.ts';
 
 /**
  * Figures of one sound machine of this plate: each drawn over its band, more often near the middle (the mean of two
- * even draws). `stretch` above 1 goes beyond the band by that factor.
+ * even draws). `stretch` above 1 goes beyond the band by that factor, at most so many times lower than its low end.
  */
 export function drawSound(model: Model, random: Random, stretch = 1): MachineParams {
   const params: Record<string, Record<string, number>> = {};
   for (const part of model.layout.parts) params[part.id] = {};
   for (const plate of model.plates.values()) {
-    const middle = (plate.low + plate.high) / 2;
-    const half = ((plate.high - plate.low) / 2) * stretch;
-    params[plate.part.id]![plate.spec.id] = middle + half * (random() + random() - 1);
+    const off = stretch * (random() + random() - 1);
+    params[plate.part.id]![plate.spec.id] = within(plate, off, stretch);
   }
   return params;
+}
+
+/** A band this wide, high over low, is one of decades: an insulation, a leak. */
+const DECADES_FROM = 10;
+
+/** The figure at `off` half widths from the middle of a band; of one of decades, by ratio. */
+function within({ low, high }: Band, off: number, stretch: number): number {
+  if (low > 0 && high / low >= DECADES_FROM) return Math.sqrt(low * high) * (high / low) ** (off / 2);
+  const drawn = (low + high) / 2 + ((high - low) / 2) * off;
+  return low > 0 ? Math.max(low / stretch, drawn) : drawn;
 }
 
 /** The same machine with a fault put in. */

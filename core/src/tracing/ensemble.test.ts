@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { fromRuler, INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { memberWeights, MEMBERS, STRATA } from './ensemble.ts';
-import { likelihood, MISPROBE, rulerWidth, unclaimed } from './likelihood.ts';
+import type { ReadingValue } from '../schema/job.ts';
+import { likelihood, MISPROBE, rulerWidth, TOUCHES_NOTHING, unclaimed } from './likelihood.ts';
 import { passes, ruler } from './ruler.ts';
 import { Tracer } from './trace.ts';
 
@@ -68,8 +69,32 @@ describe('how likely a reading is', () => {
     for (const value of [{ kind: 'number', value: -40 }, { kind: 'open' }, { kind: 'number', value: 12 }] as const) {
       const { total, straying } = likelihood(drop, sound, value, 0);
       expect(total).toBeGreaterThan(0);
-      expect(straying).toBeCloseTo(MISPROBE * unclaimed(drop, value), 12);
+      expect(straying).toBeCloseTo(MISPROBE * (1 - TOUCHES_NOTHING) * unclaimed(drop, value), 12);
     }
+  });
+  it('takes a slip mostly for leads that touch nothing: 0 V, or OL where the meter has it', () => {
+    const straying = (id: string, value: ReadingValue) =>
+      likelihood(check(id), weigher.ensemble([]).predict(check(id)), value, 0).straying;
+    expect(straying('fuse-volts', { kind: 'number', value: 0 })).toBeGreaterThan(
+      10 * straying('fuse-volts', { kind: 'number', value: 6 }),
+    );
+    expect(straying('coil-primary', { kind: 'open' })).toBeGreaterThan(0.5 * MISPROBE);
+    expect(straying('coil-primary', { kind: 'open' })).toBeGreaterThan(
+      10 * straying('coil-primary', { kind: 'number', value: 0 }),
+    );
+  });
+  it('near the end of a meter’s range is OL on some days and a number on others', () => {
+    const shares = (ohms: number) => {
+      const band = { low: ohms * 0.7, high: ohms * 1.3, source: 'manual', note: '' } as const;
+      const near = new Tracer(machine({}, { 'plug-1.shuntOhms': band }), house).weigher;
+      const p = near.ensemble([]).predict(near.check('plug-1-ohms')!);
+      return p.kind === 'number' ? p.open.reduce((a, b) => a + b, 0) / p.open.length : NaN;
+    };
+    const limit = INSTRUMENTS.ohmmeter.limit!;
+    expect(shares(limit * 30)).toBeGreaterThan(0.99);
+    expect(shares(limit / 30)).toBeLessThan(0.01);
+    expect(shares(limit)).toBeGreaterThan(0.05);
+    expect(shares(limit)).toBeLessThan(0.95);
   });
   it('is all stray when the kind of reading is impossible', () => {
     const { total, straying } = likelihood(drop, sound, { kind: 'word', word: 'bright' }, 0);

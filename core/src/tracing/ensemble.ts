@@ -1,7 +1,7 @@
 import type { Check } from '../checks/index.ts';
 import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import { Scene, type MachineParams } from '../layouts/index.ts';
-import { seededRandom } from '../random/lcg.ts';
+import { normalCdf, seededRandom } from '../random/lcg.ts';
 import { drawSound, withFault } from './draw.ts';
 import type { Model, ModelFault } from './model.ts';
 
@@ -16,9 +16,12 @@ const NEIGHBOUR_SHARE = 0.5;
 /** Share of the tolerances' standard deviation, after Silverman's rule for this many members (1.06·n^−⅕ ≈ 0.7). */
 const TOLERANCE_SHARE = 0.75;
 
-/** Predicted reading of each member: positions and kernel widths on the ruler, or shares of words. */
+/**
+ * Predicted reading of each member: positions and kernel widths on the ruler, or shares of words. `open` is the chance
+ * that the meter shows OL; `loose` is what a machine further off its plate than it should be may add to the width.
+ */
 export type Predicted =
-  | { kind: 'number'; at: Float64Array; width: Float64Array; open: readonly boolean[] }
+  | { kind: 'number'; at: Float64Array; width: Float64Array; open: Float64Array; loose: number }
   | { kind: 'word'; shares: readonly Readonly<Record<string, number>>[] };
 
 export function soundMembers(model: Model): MachineParams[] {
@@ -88,14 +91,20 @@ export class Ensemble {
       return { kind: 'word', shares: outcomes.map((o) => (o.kind === 'category' ? o.shares : {})) };
     }
     const values = outcomes.map((o) => (o.kind === 'number' ? o.value : NaN));
-    const open = values.map((v) => v > (instrument.limit ?? Infinity));
-    const at = Float64Array.from(values, (v, i) => (open[i] ? NaN : toRuler(v, dimension)));
-    const meter = values.map((v, i) => {
-      if (open[i]) return 0;
+    const at = Float64Array.from(values, (v) => (v < Infinity ? toRuler(v, dimension) : NaN));
+    const meter = values.map((v) => {
+      if (!(v < Infinity)) return 0;
       const error = instrument.error(v);
       return (toRuler(v + error, dimension) - toRuler(v - error, dimension)) / 2;
     });
-    return { kind: 'number', at, width: kernels(at, meter, this.graded ? roughness(at) : spread(at)), open };
+    const tolerance = this.graded ? roughness(at) : spread(at);
+    const width = kernels(at, meter, tolerance);
+    // A reading near the end of the meter's range is OL on some days and a number on others.
+    const limit = instrument.limit === undefined ? Infinity : toRuler(instrument.limit, dimension);
+    const open = at.map((u, m) =>
+      Number.isNaN(u) ? Number(values[m] === Infinity) : normalCdf((u - limit) / width[m]!),
+    );
+    return { kind: 'number', at, width, open, loose: Math.min(WIDEST_KERNEL, tolerance) };
   }
 }
 

@@ -14,23 +14,50 @@ const RULER_WIDTH: Readonly<Partial<Record<Dimension, number>>> = {
   capacitance: 8,
 };
 const STRAY_OPEN = 0.15;
+/** Share of such readings in which the leads touch nothing: OL on a meter that has it, else nothing at all. */
+export const TOUCHES_NOTHING = 0.6;
+/** How near zero "nothing" is, on the ruler. */
+const NEAR_NOTHING = 0.2;
+/** Share of machines whose figures lie further off their plate than tolerances allow. */
+const UNLIKE_PLATE = 0.1;
 
 export const rulerWidth = (dimension: Dimension): number => RULER_WIDTH[dimension] ?? 10;
 
-/** Likelihood of a reading that missed its mark. */
-function stray(check: Check, value: ReadingValue): number {
+/** What a hypothesis that claims nothing says of any reading: all of the ruler alike. */
+export function unclaimed(check: Check, value: ReadingValue): number {
   if (value.kind === 'word') return 1 / (check.words?.length ?? 3);
   if (value.kind === 'open') return STRAY_OPEN;
   return 1 / rulerWidth(INSTRUMENTS[check.instrument].dimension ?? 'ratio');
 }
 
+/** Likelihood of a reading that missed its mark: mostly the leads touch nothing, else it is anywhere. */
+function stray(check: Check, value: ReadingValue): number {
+  const anywhere = unclaimed(check, value);
+  const { dimension, limit } = INSTRUMENTS[check.instrument];
+  if (dimension === undefined) return anywhere;
+  const nothing =
+    value.kind === 'number' && limit === undefined
+      ? density(toRuler(value.value, dimension), 0, NEAR_NOTHING)
+      : Number(value.kind === 'open' && limit !== undefined);
+  return TOUCHES_NOTHING * nothing + (1 - TOUCHES_NOTHING) * anywhere;
+}
+
 function meant(check: Check, predicted: Predicted, value: ReadingValue, member: number): number {
   if (predicted.kind === 'word') return value.kind === 'word' ? (predicted.shares[member]![value.word] ?? 0) : 0;
-  if (value.kind === 'open') return predicted.open[member] ? 1 : 0;
-  if (value.kind !== 'number' || predicted.open[member]) return 0;
+  if (value.kind === 'open') return predicted.open[member]!;
+  const at = predicted.at[member]!;
+  if (value.kind !== 'number' || Number.isNaN(at)) return 0;
   const dimension = INSTRUMENTS[check.instrument].dimension ?? 'ratio';
   const width = predicted.width[member]!;
-  const z = (toRuler(value.value, dimension) - predicted.at[member]!) / width;
+  const shown = toRuler(value.value, dimension);
+  return (
+    (1 - UNLIKE_PLATE) * density(shown, at, width) +
+    UNLIKE_PLATE * density(shown, at, Math.hypot(width, predicted.loose))
+  );
+}
+
+function density(at: number, mean: number, width: number): number {
+  const z = (at - mean) / width;
   return Math.exp((-z * z) / 2) / (width * Math.sqrt(2 * Math.PI));
 }
 
@@ -39,6 +66,3 @@ export function likelihood(check: Check, predicted: Predicted, value: ReadingVal
   const straying = MISPROBE * stray(check, value);
   return { total: (1 - MISPROBE) * meant(check, predicted, value, member) + straying, straying };
 }
-
-/** What a hypothesis that claims nothing says of any reading: all of the ruler alike. */
-export const unclaimed = (check: Check, value: ReadingValue): number => stray(check, value);

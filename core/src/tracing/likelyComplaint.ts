@@ -4,19 +4,18 @@ import type { Tracer } from './trace.ts';
 
 const SYMPTOMS = ['no-fire', 'misses', 'hard-start'] as const;
 
-/** The complaint that a machine with these faults would bring in: the one that the model finds likeliest of it. */
-export function likelyComplaint(
-  tracer: Tracer,
-  faults: readonly ModelFault[],
+/** The complaint that something finds likeliest. */
+export function likeliestComplaint(
+  share: (complaint: Complaint) => number,
   pattern: Complaint['pattern'] = 'constant',
 ): Complaint {
-  const complaint = (symptom: (typeof SYMPTOMS)[number]): Complaint => ({
-    symptom,
-    pattern,
-    words: '',
-    since: '',
-    before: '',
-  });
-  const share = (symptom: (typeof SYMPTOMS)[number]) => tracer.weigher.complaintShare(faults, complaint(symptom));
-  return complaint([...SYMPTOMS].sort((a, b) => share(b) - share(a))[0]!);
+  const complaints = SYMPTOMS.map((symptom): Complaint => ({ symptom, pattern, words: '', since: '', before: '' }));
+  return complaints.sort((a, b) => share(b) - share(a))[0]!;
 }
+
+/** The complaint that machines with these faults would bring in: the one that the model finds likeliest of them. */
+export const likelyComplaint = (
+  tracer: Tracer,
+  faults: readonly ModelFault[],
+  pattern?: Complaint['pattern'],
+): Complaint => likeliestComplaint((complaint) => tracer.weigher.complaintShare(faults, complaint), pattern);

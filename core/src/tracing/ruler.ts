@@ -37,7 +37,7 @@ function landing(id: string, label: string, predicted: Predicted, dimension: Dim
   }
   let [low, high, open] = [Infinity, -Infinity, 0];
   predicted.at.forEach((u, m) => {
-    if (predicted.open[m]) open++;
+    if (predicted.open[m]! > 0.5) open++;
     else {
       low = Math.min(low, u - BAND_WIDTHS * predicted.width[m]!);
       high = Math.max(high, u + BAND_WIDTHS * predicted.width[m]!);

@@ -4,7 +4,7 @@ import type { MachineBody } from '../schema/machine.ts';
 import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
-import type { Check } from '../checks/index.ts';
+import { TRY_IT, type Check } from '../checks/index.ts';
 import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
@@ -79,7 +79,9 @@ export class Tracer {
       counted,
       settled(belief, this.strays(belief, complaint)),
     );
-    return inOrderOf(this.house.policy, this.model, belief, ranked);
+    const inOrder = inOrderOf(this.house.policy, this.model, belief, ranked);
+    // Put right, then tried: before anything is measured again the engine itself is asked.
+    return belief.story.fixes.length > 0 ? [...inOrder].sort((a, b) => tries(b) - tries(a)) : inOrder;
   }
 
   /** Looked for once a belief: ranking, a soak's ranking and the trace itself all ask. */
@@ -100,6 +102,8 @@ export class Tracer {
     const telling = ranked.some((r) => r.bits > WORTH_ASKING * 20);
     if (now.faultPresent === 'no' && !telling && (verdict.kind === 'check' || verdict.kind === 'nothing left to check'))
       return { kind: 'wait' };
+    if (verdict.kind === 'sound' && ranked[0] && tries(ranked[0]) && belief.story.fixes.length > 0)
+      return { kind: 'check' };
     if (verdict.kind !== 'fix' || verdict.repair.money < this.dearFrom) return verdict;
     return this.doubted(verdict, belief, complaint, ranked) ?? verdict;
   }
@@ -196,12 +200,15 @@ export class Tracer {
   }
 }
 
+const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT);
+
 /** A reading this likely to have missed its mark is worth taking once more. */
-const REPEAT_FROM = 0.2;
+const REPEAT_FROM = 0.02;
+const MOST_TIMES = 3;
 
 /**
- * Checks that are not offered: done since the last repair, while the fault was there. One whose reading looks like a
- * slip of the probe is offered once more.
+ * Checks that are not offered: done since the last repair, while the fault was there. One whose reading may be a slip
+ * of the probe is offered again.
  */
 function settled(belief: Belief, strays: readonly Stray[]): Set<string> {
   const stray = new Map(strays.map((r) => [r.readingId, r.chance]));
@@ -209,8 +216,11 @@ function settled(belief: Belief, strays: readonly Stray[]): Set<string> {
   const since = readings.filter((p) => p.repaired.size === repaired.size && p.reading.faultPresent !== 'no');
   const times = new Map<string, number>();
   for (const { reading } of since) times.set(reading.checkId, (times.get(reading.checkId) ?? 0) + 1);
-  const doubtful = (id: string, checkId: string) => (stray.get(id) ?? 0) > REPEAT_FROM && times.get(checkId) === 1;
-  return new Set(since.filter((p) => !doubtful(p.reading.id, p.reading.checkId)).map((p) => p.reading.checkId));
+  const doubtful = (id: string, checkId: string) =>
+    (stray.get(id) ?? 0) > REPEAT_FROM && times.get(checkId)! < MOST_TIMES;
+  const done = new Set(since.filter((p) => !doubtful(p.reading.id, p.reading.checkId)).map((p) => p.reading.checkId));
+  // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
+  return repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
 }
 
 const TRACERS_KEPT = 6;

@@ -74,9 +74,14 @@ describe('when asking further is not the answer', () => {
       reading('coil-feed-closed', 6.1),
       reading('spark-every', 'good on all'),
     ];
-    const trace = tracer.trace(noFire, done, failing);
+    // Whatever was measured: the engine itself is asked before it is called mended.
+    const untried = tracer.trace(noFire, done, failing);
+    expect(untried.verdict.kind).toBe('check');
+    expect(untried.ranked[0]!.check.id).toBe('try-it');
+    const trace = tracer.trace(noFire, [...done, reading('try-it', 'runs even')], failing);
     expect(trace.verdict.kind).toBe('sound');
     expect(trace.sound).toBeGreaterThan(0.98);
+    expect(trace.ranked.map((r) => r.check.id)).not.toContain('try-it');
   });
   it('after the wrong repair the suspect is still there', () => {
     const done = [...events, reading('ballast-ohms', 'OL'), fix('coil.replace'), reading('coil-feed-closed', 0.01)];

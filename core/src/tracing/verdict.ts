@@ -25,11 +25,13 @@ export type Verdict =
 /** Minutes to try again after a repair that turned out not to be the one. */
 const RETEST_MINUTES = 4;
 /** A cheap part may be tried from here on, if asking further costs more than being wrong. */
-const CHEAP_FROM = 0.96;
+const CHEAP_FROM = 0.97;
 /** A wrong repair costs more than its price: a good part is thrown away and trust is lost. */
 const WRONG_FACTOR = 3;
 /** "Nothing is wrong here" sends the mechanic to another trail: the doubt left must be this much smaller. */
 const SOUND_STRICTER = 0.25;
+/** Nothing known fits: said only when readings have been taken again and it still does not. */
+const OUTSIDE_FROM = 0.9;
 const LOOKAHEAD = 8;
 
 export function repairShares(model: Model, belief: Belief, house: House): RepairShare[] {
@@ -86,7 +88,7 @@ export function judge(
   const shares = repairShares(model, belief, house);
   const best = shares[0];
   const sound = soundShare(belief);
-  if (belief.outside > 0.5) return { kind: 'outside', share: belief.outside };
+  if (belief.outside > OUTSIDE_FROM) return { kind: 'outside', share: belief.outside };
   // After a repair the prove-out asks for itself what must still pass.
   const strictness = belief.story.fixes.length > 0 ? 1 : SOUND_STRICTER;
   if (sound >= 1 - (1 - house.sureness) * strictness) return { kind: 'sound', share: sound };

@@ -35,6 +35,13 @@ describe('what crosses a worker or the network', () => {
       cost: 18 + (15 * house.ratePerHour) / 60,
     });
   });
+  it('offers a reading that may be a slip once more, and says so', () => {
+    const once = traceView(tracer, noFire, [reading('coil-feed-closed', 0), reading('look-fuse', 'sound')], failing);
+    const offered = (view: typeof once, id: string) => view.ranked.find((r) => r.id === id)?.again;
+    expect(offered(once, 'coil-feed-closed')).toBe(true);
+    expect(offered(once, 'look-fuse')).toBeUndefined();
+    expect(offered(once, 'coil-primary')).toBe(false);
+  });
   it('ranks checks with the minutes that they take now', () => {
     const opened = traceView(tracer, noFire, [reading('points-gap', 0.4e-3)], failing);
     const drop = opened.ranked.find((r) => r.id === 'points-drop')!;

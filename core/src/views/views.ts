@@ -8,6 +8,7 @@ import type { PlateValue } from '../schema/machine.ts';
 import { settingsOf } from '../setup/settings.ts';
 import type { Causes } from '../tracing/causes.ts';
 import type { MindChanger } from '../tracing/changeMind.ts';
+import { tell } from '../tracing/events.ts';
 import type { Model, ModelRepair } from '../tracing/model.ts';
 import { wordsOf } from '../tracing/readTyped.ts';
 import { passes } from '../tracing/ruler.ts';
@@ -32,12 +33,16 @@ export interface CheckView {
   opens: readonly Opening[];
   cautions: readonly CautionId[];
   look: boolean;
+  /** Asks the whole engine, not one station. */
+  whole: boolean;
 }
 export interface RankedView extends CheckView {
   /** With what must still be opened. */
   minutesNow: number;
   bits: number;
   bitsPerMinute: number;
+  /** Taken since the last repair, and worth taking once more: the reading may be a slip of the probe. */
+  again: boolean;
 }
 export interface RepairView {
   id: string;
@@ -94,6 +99,7 @@ export const checkView = (check: Check): CheckView => ({
   opens: check.opens,
   cautions: check.cautions,
   look: check.look ?? false,
+  whole: check.whole ?? false,
 });
 
 export const repairView = (r: ModelRepair): RepairView => ({
@@ -120,6 +126,8 @@ export function traceView(
 ): TraceView {
   const found: Trace = tracer.trace(complaint, events, now);
   const { verdict } = found;
+  const { readings, repaired } = tell(events);
+  const taken = new Set(readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading.checkId));
   return {
     verdict: verdictView(verdict),
     mindChangers: found.mindChangers.map((m) => ({ ...m, check: checkView(m.check) })),
@@ -130,6 +138,7 @@ export function traceView(
       minutesNow: r.minutes,
       bits: r.bits,
       bitsPerMinute: r.bitsPerMinute,
+      again: taken.has(r.check.id),
     })),
     suspects: found.suspects.map((s) => ({
       faultId: s.fault.id,

@@ -30,6 +30,8 @@ interface Props {
 /** Why this check: what it would tell for its minutes. */
 function why(rank: RankedView | undefined, isNext: boolean, proving: boolean): string {
   if (proving) return 'Repeat it as it was done before.';
+  if (rank?.whole) return 'Something was put right: before measuring on, ask the engine.';
+  if (rank?.again) return 'Once more: leads that slip off look just like this.';
   if (!rank) return 'Done before. A second reading counts as one more.';
   const tells =
     rank.bits > 1

@@ -1,6 +1,6 @@
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { checkView, ruler } from '@pondu/core';
+import { checkView, ruler, type RankedView } from '@pondu/core';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Around, house, machine, reading, stored, tracer, view } from '../../__tests__/support.tsx';
 import { CheckCard } from './CheckCard.tsx';
@@ -131,12 +131,13 @@ describe('the check', () => {
     previewInput: undefined,
     ...change,
   });
-  const card = (checkId: string, e: ReadingEntry, opened: string[] = []) => {
+  const card = (checkId: string, e: ReadingEntry, opened: string[] = [], rank?: RankedView) => {
     const check = tracer.weigher.check(checkId)!;
     return render(
       <CheckCard
         check={checkView(check)}
         ruler={ruler(tracer.weigher, check, [])}
+        rank={rank}
         isNext
         entry={e}
         opened={opened}
@@ -158,6 +159,18 @@ describe('the check', () => {
     card('points-drop', e);
     await userEvent.type(screen.getByLabelText('Reading'), '{Enter}');
     expect(e.save).toHaveBeenCalledOnce();
+  });
+  it('says why it asks for the same reading once more, and for the engine after a repair', () => {
+    const first = view([]).ranked[0]!;
+    const shown = (rank: Partial<typeof first>) => {
+      card('points-drop', entry(), [], { ...first, ...rank });
+      const text = document.body.textContent!;
+      cleanup();
+      return text;
+    };
+    expect(shown({ again: true })).toContain('Once more: leads that slip off look just like this.');
+    expect(shown({ whole: true })).toContain('before measuring on, ask the engine');
+    expect(shown({})).toContain('Tells most for its minutes');
   });
   it('has a button for OL on ohms alone', async () => {
     const e = entry();
