@@ -132,6 +132,8 @@ const SHOWS: readonly [check: string, fault: string][] = [
   ['look-plugs', 'plugs.fouled'],
   ['plug-1-gap', 'plug-1.wide'],
   ['plug-1-gap', 'plugs.wide'],
+  ['plug-through', 'plugs.resistive'],
+  ['supply-gone', 'switch.stays-on'],
 ];
 /** And a fault elsewhere that it must not be alarmed by. */
 const BLIND: readonly [check: string, fault: string][] = [
@@ -148,6 +150,8 @@ const BLIND: readonly [check: string, fault: string][] = [
   ['points-insulation', 'condenser.shorted'],
   ['points-wire', 'points.burnt'],
   ['plug-3-ohms', 'plug-4.fouled'],
+  ['plug-through', 'plugs.fouled'],
+  ['supply-gone', 'switch.worn'],
 ];
 
 describe('what a check is for', () => {

@@ -66,6 +66,7 @@ import { pickupGap } from './pickupGap.ts';
 import { plugGap } from './plugGap.ts';
 import { plugInsulation } from './plugInsulation.ts';
 import { plugLeadOhms } from './plugLeadOhms.ts';
+import { plugResistor } from './plugResistor.ts';
 import { pointsDrop } from './pointsDrop.ts';
 import { pointsGap } from './pointsGap.ts';
 import { pointsInsulation } from './pointsInsulation.ts';
@@ -93,11 +94,13 @@ import { stopLineOhms } from './stopLineOhms.ts';
 import { stopSwitchOhms } from './stopSwitchOhms.ts';
 import { strapDrop } from './strapDrop.ts';
 import { supplyDrops } from './supplyDrops.ts';
+import { supplyGone } from './supplyGone.ts';
 import { suppressorOhms } from './suppressorOhms.ts';
 import { switchVolts } from './switchVolts.ts';
 import { timingMarks } from './timingMarks.ts';
 import { triggerGap } from './triggerGap.ts';
 import { triggerOhms } from './triggerOhms.ts';
+import { triggerOhmsConnected } from './triggerOhmsConnected.ts';
 import { triggerPeak } from './triggerPeak.ts';
 import { tryIt } from './tryIt.ts';
 import { watchPoints } from './watchPoints.ts';
@@ -121,6 +124,7 @@ const MAKERS: readonly CheckMaker[] = [
   feedVolts,
   fuseVolts,
   switchVolts,
+  supplyGone,
   supplyDrops,
   feedToEarth,
   suppressorOhms,
@@ -181,6 +185,7 @@ const MAKERS: readonly CheckMaker[] = [
   connectorOhms,
   chargePeakLoaded,
   triggerOhms,
+  triggerOhmsConnected,
   triggerPeak,
   triggerGap,
   stopLineOhms,
@@ -208,6 +213,7 @@ const MAKERS: readonly CheckMaker[] = [
   plugInsulation,
   lookPlugs,
   plugGap,
+  plugResistor,
   tryIt,
 ];
 

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { passesWith } from '../__tests__/alarm.ts';
 import { house, machine } from '../__tests__/machines.ts';
+import { INSTRUMENTS } from '../instruments/index.ts';
+import type { Scene } from '../layouts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
 import { Tracer } from '../tracing/trace.ts';
-import { OPENING_MINUTES } from './index.ts';
+import { OPENING_MINUTES, type Check } from './index.ts';
 
 type Table = readonly [check: string, fault: string][];
 interface Kind {
@@ -57,6 +59,7 @@ const KINDS: Readonly<Record<string, Kind>> = {
       ['charge-peak-open', 'pack.leaky'],
       ['charge-peak-stop-off', 'stop-switch.stuck'],
       ['trigger-ohms', 'trigger.gap'],
+      ['trigger-ohms-connected', 'trigger.gap'],
       ['trigger-peak-open', 'trigger-connector.apart'],
       ['pack-output-1', 'pack.channel-2'],
       ['pack-output-1', 'coil-1.primary-open'],
@@ -119,6 +122,9 @@ const KINDS: Readonly<Record<string, Kind>> = {
       ['module-earth-drop', 'module-earth.poor'],
       ['module-earth-ohms', 'module-earth.poor'],
       ['trigger-ohms', 'trigger.open'],
+      ['trigger-ohms-connected', 'trigger.open'],
+      ['trigger-ohms-connected', 'trigger-connector.apart'],
+      ['supply-gone', 'switch.stays-on'],
       ['trigger-peak-module', 'trigger-connector.apart'],
       ['pickup-gap', 'trigger.gap'],
       ['check-lamp', 'trigger.open'],
@@ -133,6 +139,7 @@ const KINDS: Readonly<Record<string, Kind>> = {
       ['module-prod', 'computer.dead'],
       ['spark-known-module', 'module.dead'],
       ['trigger-ohms', 'trigger.gap'],
+      ['trigger-ohms-connected', 'trigger.gap'],
       ['trigger-peak-open', 'trigger-connector.apart'],
       ['command-signal', 'module.dead'],
       ['module-earth-ohms', 'module.dead'],
@@ -232,4 +239,23 @@ describe.each(Object.entries(KINDS))('%s', (_name, { fit, shows, blind }) => {
       if (check.opens.includes('flywheel off')) expect(check.cautions.join(), check.id).toMatch(/flywheel puller|^$/);
     }
   });
+});
+
+it('with its connector left on a trigger reads in parallel with what listens', () => {
+  const tracer = new Tracer(machine({ layout: 'electronic', cylinders: 4, ballast: 'none' }), house);
+  const [alone, beside] = ['trigger-ohms', 'trigger-ohms-connected'].map((id) => tracer.weigher.check(id)!);
+  const [sound, open] = [[], [tracer.model.faults.find((f) => f.id === 'trigger.open')!]].map(
+    (faults) => tracer.weigher.ensemble(faults).scenes[0]!,
+  );
+  const shown = (scene: Scene, check: Check) => {
+    const outcome = INSTRUMENTS.ohmmeter.observe(scene, check);
+    return outcome.kind === 'number' ? outcome.value : NaN;
+  };
+  const coil = sound!.params['trigger']!['ohms']!;
+  // The module's input is 12 kΩ; the connector's tenths of an ohm are in neither figure.
+  expect(shown(sound!, alone!) / coil).toBeCloseTo(1, 2);
+  expect(shown(sound!, beside!) / (1 / (1 / coil + 1 / 12e3))).toBeCloseTo(1, 2);
+  // Open, the coil leaves the module's input to be read: no OL.
+  expect(shown(open!, alone!)).toBeGreaterThan(INSTRUMENTS.ohmmeter.limit!);
+  expect(shown(open!, beside!) / 12e3).toBeCloseTo(1, 2);
 });

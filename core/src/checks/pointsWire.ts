@@ -1,6 +1,6 @@
-import { KEY_OFF, type CheckMaker } from './check.ts';
+import { KEY_OFF, nodeOf, type CheckMaker } from './check.ts';
 
-export const pointsWire: CheckMaker = () => [
+export const pointsWire: CheckMaker = (layout) => [
   {
     id: 'points-wire',
     station: 'coil-minus',
@@ -9,7 +9,7 @@ export const pointsWire: CheckMaker = () => [
     touch: 'Probes on its two ends; pull it gently.',
     watch: 'A core that parts when pulled is broken.',
     instrument: 'ohmmeter',
-    probe: { kind: 'ohms', red: 'coil-', black: 'points', bench: 'coil-minus' },
+    probe: { kind: 'ohms', red: 'coil-', black: nodeOf(layout, 'coil-minus', 'b'), bench: 'coil-minus' },
     state: KEY_OFF,
     minutes: 0.8,
     opens: ['cap off', 'condenser unhooked', 'coil leads off'],

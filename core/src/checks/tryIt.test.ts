@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine } from '../__tests__/machines.ts';
-import { Scene } from '../layouts/index.ts';
+import type { Scene } from '../layouts/index.ts';
 import { complaintLikelihood } from '../tracing/complaint.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { runsHow } from './tryIt.ts';

@@ -1,3 +1,4 @@
+import { addedAt, addedParts, addedStations } from './added.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
 import { closedSeconds } from '../ignition/index.ts';
@@ -19,6 +20,7 @@ const stations = (fit: FitOut): Station[] => [
   ...coilFeedStations(fit),
   { id: 'coil', label: 'Coil', picture: 'coil' },
   { id: 'coil-minus', label: 'Wire to points', picture: 'wire', joint: true },
+  ...addedStations(fit, 'after the coil'),
   { id: 'points', label: 'Points', picture: 'points' },
   { id: 'condenser', label: 'Condenser', picture: 'condenser' },
   { id: 'body', label: 'Body earth', picture: 'earth', joint: true },
@@ -35,8 +37,9 @@ const parts = (fit: FitOut): PartInstance[] => [
     label: 'Wire from coil to points',
     station: 'coil-minus',
     kind: PARTS.wire,
-    nodes: { a: 'coil-', b: 'points', earth: 'plate' },
+    nodes: { a: 'coil-', b: addedAt(fit, 'after the coil', 'points'), earth: 'plate' },
   },
+  ...addedParts(fit, 'after the coil', 'points'),
   { id: 'points', label: 'Points', station: 'points', kind: PARTS.points, nodes: { a: 'points', b: 'plate' } },
   {
     id: 'condenser',

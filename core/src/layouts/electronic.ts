@@ -1,4 +1,5 @@
 import { closedSeconds } from '../ignition/index.ts';
+import { addedAt, addedParts, addedStations } from './added.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
 import { coilFiring, coilSpark, distributorRpm, type Breaker } from './coilSpark.ts';
@@ -35,6 +36,7 @@ const stations = (fit: FitOut): Station[] => [
   ...coilFeedStations(fit),
   { id: 'coil', label: 'Coil', picture: 'coil' },
   { id: 'coil-minus', label: 'Wire to module', picture: 'wire', joint: true },
+  ...addedStations(fit, 'after the coil'),
   { id: 'module', label: 'Module', picture: 'pack' },
   { id: 'module-earth', label: 'Module earth', picture: 'earth', joint: true },
   { id: 'strap', label: 'Engine strap', picture: 'earth', joint: true },
@@ -94,8 +96,9 @@ const parts = (fit: FitOut): PartInstance[] => [
     label: 'Wire from coil to module',
     station: 'coil-minus',
     kind: PARTS.wire,
-    nodes: { a: 'coil-', b: 'switched', earth: 'block' },
+    nodes: { a: 'coil-', b: addedAt(fit, 'after the coil', 'switched'), earth: 'block' },
   },
+  ...addedParts(fit, 'after the coil', 'switched'),
   {
     id: 'module',
     label: 'Ignition module',

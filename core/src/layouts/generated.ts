@@ -35,11 +35,13 @@ export function emfAt(
   return { share: Math.abs(solved.volts(node) - standing), ohms: solved.outputOhms(node, '0') };
 }
 
-/** Volts of the trigger's pulse at a node, at its peak: with speed, and with the magnets where they are a flywheel's. */
-export function triggerPeakVolts(scene: Known, state: MachineState, at: 'trg' | 'trg-in'): number {
+/** The trigger's pulse at a node, at its peak: with speed, and with the magnets where they are a flywheel's; volts, ohms. */
+export function triggerPeak(scene: Known, state: MachineState, at: 'trg' | 'trg-in'): { volts: number; ohms: number } {
   const trigger = scene.params['trigger']!;
-  const { share } = emfAt(scene, state, { at: 'trg', ohms: trigger['ohms']! }, at);
+  const { share, ohms } = emfAt(scene, state, { at: 'trg', ohms: trigger['ohms']! }, at);
   const { flywheel } = scene.params;
   const speed = flywheel ? crankshaftRpm(scene, state) / flywheel['crankRpm']! : 1;
-  return trigger['peakVolts']! * (flywheel?.['strength'] ?? 1) * speed * share;
+  return { volts: trigger['peakVolts']! * (flywheel?.['strength'] ?? 1) * speed * share, ohms };
 }
+export const triggerPeakVolts = (scene: Known, state: MachineState, at: 'trg' | 'trg-in'): number =>
+  triggerPeak(scene, state, at).volts;

@@ -31,4 +31,4 @@ export function buildLayout(fit: FitOut): Layout {
 export { Scene } from './scene.ts';
 export type * from './layout.ts';
 export { chargePeakVolts, outputPeakVolts } from './dischargeSpark.ts';
-export { triggerPeakVolts } from './generated.ts';
+export { triggerPeak, triggerPeakVolts } from './generated.ts';

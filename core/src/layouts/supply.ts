@@ -1,5 +1,6 @@
 import { meltingAmps, OPEN_OHMS, PARTS, type PartInstance } from '../parts/index.ts';
 import type { FitOut } from '../schema/machine.ts';
+import { addedAt, addedNames, addedParts, addedStations } from './added.ts';
 import type { Known, Layout, MachineParams, Station } from './layout.ts';
 import { Scene } from './scene.ts';
 
@@ -9,6 +10,7 @@ export const supplyStations = (fit: FitOut): Station[] => {
     { id: 'battery', label: 'Battery', picture: 'battery' },
     { id: 'terminals', label: 'Live clamp', picture: 'clamp', joint: true },
     { id: 'feed', label: 'Feed wire', picture: 'wire', joint: true },
+    ...addedStations(fit, 'before the switch'),
     fit.fused && { id: 'fuse', label: 'Fuse', picture: 'fuse' },
     { id: 'switch', label: 'Switch', picture: 'switch' },
   ];
@@ -17,17 +19,9 @@ export const supplyStations = (fit: FitOut): Station[] => {
 /** From the switch onward: the wire, what was added in it, a ballast where the coil has one. */
 export const coilFeedStations = (fit: FitOut, label = 'Wire to coil', ballasted = true): Station[] => [
   { id: 'coil-feed', label, picture: 'wire', joint: true },
-  ...(fit.added ?? []).map((a, i) => ({ id: `added-${i + 1}`, label: a.label, picture: PICTURES[a.what] })),
+  ...addedStations(fit, 'after the switch'),
   ...(ballasted && fit.ballast !== 'none' ? [{ id: 'ballast', label: 'Ballast', picture: 'ballast' }] : []),
 ];
-const PICTURES = { interlock: 'switch', relay: 'relay', alarm: 'box', box: 'box', resistor: 'ballast' } as const;
-const ADDED = {
-  interlock: PARTS.interlock,
-  relay: PARTS.addedBox,
-  alarm: PARTS.addedBox,
-  box: PARTS.addedBox,
-  resistor: PARTS.addedResistor,
-} as const;
 
 /** Battery to switch, engine strap and starter. Ends at node `switch-out`. */
 export function supplyParts(fit: FitOut): PartInstance[] {
@@ -45,9 +39,10 @@ export function supplyParts(fit: FitOut): PartInstance[] {
       label: 'Feed wire',
       station: 'feed',
       kind: PARTS.wire,
-      nodes: { a: 'main', b: 'fuse-in', earth: 'block' },
+      nodes: { a: 'main', b: addedAt(fit, 'before the switch', 'fuse-in'), earth: 'block' },
       fails: ['broken', 'corroded'],
     },
+    ...addedParts(fit, 'before the switch', 'fuse-in'),
     fit.fused && {
       id: 'fuse',
       label: 'Fuse',
@@ -83,25 +78,17 @@ export function supplyParts(fit: FitOut): PartInstance[] {
 
 /** The feed behind the switch, with all that stands in it. Ends at `to`, or at a ballast before it. */
 export function feedParts(fit: FitOut, label: string, to: string): PartInstance[] {
-  const added = fit.added ?? [];
-  const node = (k: number) => (k === added.length ? to : `added-${k + 1}`);
   return [
     {
       id: 'coil-feed',
       label,
       station: 'coil-feed',
       kind: PARTS.wire,
-      nodes: { a: 'switch-out', b: node(0), earth: 'block' },
+      nodes: { a: 'switch-out', b: addedAt(fit, 'after the switch', to), earth: 'block' },
       // Without a fuse a dead short burns the loom: it is seen and smelt, not traced.
       fails: fit.fused ? ['broken', 'corroded', 'chafed'] : ['broken', 'corroded'],
     },
-    ...added.map((a, k): PartInstance => ({
-      id: `added-${k + 1}`,
-      label: a.label,
-      station: `added-${k + 1}`,
-      kind: ADDED[a.what],
-      nodes: { a: node(k), b: node(k + 1) },
-    })),
+    ...addedParts(fit, 'after the switch', to),
     ...(fit.suppressor && fit.fused
       ? [
           {
@@ -148,9 +135,7 @@ export const supplyNames = (fit: FitOut): Record<string, string> => ({
   'ballast-in': 'the feed side of the ballast',
   'coil+': fit.earth === 'negative' ? 'coil +' : 'the feed terminal of the coil (−)',
   block: 'bare metal on the engine block',
-  ...Object.fromEntries(
-    (fit.added ?? []).map((a, i) => [`added-${i + 1}`, `the feed side of the ${a.label.toLowerCase()}`]),
-  ),
+  ...addedNames(fit),
 });
 
 /** A short that draws more than the fuse stands has melted it the first time the key was on. */

@@ -198,7 +198,10 @@ export const plugSet: PartKind = {
       hidden: true,
     },
   ],
-  repairs: [{ id: 'replace', label: 'Clean and gap, or replace, the whole set of plugs', minutes: 25, money: 22 }],
+  repairs: [
+    { id: 'replace', label: 'Clean and gap, or replace, the whole set of plugs', minutes: 25, money: 22 },
+    { id: 'plain', label: 'Fit plugs without a resistor: the leads have theirs', minutes: 25, money: 22 },
+  ],
   faults: [
     {
       id: 'fouled',
@@ -214,7 +217,14 @@ export const plugSet: PartKind = {
       repair: 'replace',
       apply: (p, s) => ({ ...p, extraGap: between(0.9e-3, 2e-3, s) }),
     },
+    {
+      id: 'resistive',
+      label: 'of the resistor kind, on leads that resist as well',
+      weight: 0.4,
+      repair: 'plain',
+      apply: (p, s) => ({ ...p, seriesOhms: between(5e3, 25e3, s) }),
+    },
   ],
   elements: () => [],
-  highTension: (p) => ({ shuntOhms: p['shuntOhms']! }),
+  highTension: (p) => ({ seriesOhms: p['seriesOhms'] ?? 0, shuntOhms: p['shuntOhms']! }),
 };

@@ -28,6 +28,15 @@ export const ignitionSwitch: PartKind = {
       repair: 'replace',
       apply: (p, s) => ({ ...p, ohms: logBetween(1, 60, s) }),
     },
+    {
+      // No complaint of its own: it cooks the coil and the points, and flattens the battery.
+      id: 'stays-on',
+      label: 'stays on with the key off',
+      weight: 0.4,
+      repair: 'replace',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, staysOn: 1 }),
+    },
   ],
   elements: (p, { id, nodes, state }) => [
     {
@@ -35,7 +44,7 @@ export const ignitionSwitch: PartKind = {
       id,
       a: nodes['a']!,
       b: nodes['b']!,
-      closed: state.key !== 'off',
+      closed: state.key !== 'off' || (p['staysOn'] ?? 0) > 0.5,
       onOhms: p['ohms']!,
       offOhms: OPEN_OHMS,
     },

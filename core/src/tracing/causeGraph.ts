@@ -29,6 +29,13 @@ const tooMuchCurrent: readonly CauseSpec[] = [
     weight: 2,
   },
 ];
+const staysOn: CauseSpec = {
+  id: 'stays-on',
+  label: 'Its feed stays on with the key off',
+  faults: ['switch.stays-on'],
+  look: 'Volts at the feed with the key off.',
+  weight: 1,
+};
 const openSecondary: readonly CauseSpec[] = [
   {
     id: 'lead-open',
@@ -99,6 +106,7 @@ const nutLoose: CauseSpec = {
 export const CAUSES: Readonly<Record<string, readonly CauseSpec[]>> = {
   'points.burnt': [
     ...tooMuchCurrent,
+    staysOn,
     {
       id: 'condenser',
       label: 'The condenser is of the wrong value or failing',
@@ -146,8 +154,8 @@ export const CAUSES: Readonly<Record<string, readonly CauseSpec[]>> = {
       weight: 2,
     },
   ],
-  'coil.primary-open': tooMuchCurrent,
-  'coil.primary-shorted': tooMuchCurrent,
+  'coil.primary-open': [...tooMuchCurrent, staysOn],
+  'coil.primary-shorted': [...tooMuchCurrent, staysOn],
   'coil.insulation': openSecondary,
   'coil.secondary-open': openSecondary,
   'rotor.punched': openSecondary,
@@ -168,6 +176,7 @@ export const CAUSES: Readonly<Record<string, readonly CauseSpec[]>> = {
     { id: 'heat', label: 'Mounted where it cooks', faults: [], look: 'See how near the exhaust it sits.', weight: 1 },
   ],
   'battery.flat': [
+    staysOn,
     {
       id: 'no-charge',
       label: 'It is not being charged',

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { house, machine } from '../__tests__/machines.ts';
 import { KINDS } from '../__tests__/kinds.ts';
 import { CRANKING } from '../checks/index.ts';
-import { Scene } from '../layouts/index.ts';
+import { Scene, triggerPeakVolts } from '../layouts/index.ts';
+import type { FitOut } from '../schema/machine.ts';
 import { drawSound } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
 import { waveforms } from './waveform.ts';
@@ -42,4 +43,46 @@ describe.each(Object.entries(KINDS))('waveforms of %s', (_name, fit) => {
 
 it('a fault that this machine does not have is a code, not a drawing', () => {
   expect(waveforms(buildModel(machine(), house), 'gearbox.tired')).toEqual({ ok: false, code: 'unknown-fault' });
+});
+
+describe('what told it to fire', () => {
+  const trigger = (fit: Partial<FitOut>, faultId?: string) => {
+    const waves = waveforms(buildModel(machine(fit), house), faultId);
+    return waves.ok ? waves.waves.find((w) => w.id === 'trigger') : undefined;
+  };
+  it.each(['magnetic pick-up and module', 'capacitor discharge, three cylinders'])(
+    'swings up and down again, as high as a peak adapter shows: %s',
+    (kind) => {
+      const fit = KINDS[kind]!;
+      const { at, volts } = trigger(fit)!;
+      const model = buildModel(machine(fit), house);
+      const scene = new Scene(
+        model.layout,
+        drawSound(model, () => 0.5),
+      );
+      const shown = triggerPeakVolts(scene, CRANKING, 'trg-in');
+      expect(Math.max(...volts) / shown).toBeGreaterThan(0.95);
+      expect(Math.max(...volts) / shown).toBeLessThan(1.02);
+      expect(Math.min(...volts) / shown).toBeLessThan(-0.95);
+      // Up before its moment, down after it: it fires as it falls through nothing.
+      const [high, low] = [volts.indexOf(Math.max(...volts)), volts.indexOf(Math.min(...volts))];
+      expect(at[high]!).toBeLessThan(0);
+      expect(at[low]!).toBeGreaterThan(0);
+    },
+  );
+  it('is lost with its connector, and halved with too wide a gap', () => {
+    const fit = KINDS['magnetic pick-up and module']!;
+    expect(peak(trigger(fit, 'trigger-connector.apart')!.volts)).toBeLessThan(0.05 * peak(trigger(fit)!.volts));
+    expect(peak(trigger(fit, 'trigger.gap')!.volts)).toBeLessThan(0.6 * peak(trigger(fit)!.volts));
+  });
+  it('of a sensor steps from one level to the other, and stands still where it is dead', () => {
+    const fit = KINDS['Hall sensor and module']!;
+    const span = (volts: readonly number[]) => Math.max(...volts) - Math.min(...volts);
+    expect(span(trigger(fit)!.volts)).toBeGreaterThan(5);
+    expect(span(trigger(fit, 'sensor.dead')!.volts)).toBeLessThan(0.2);
+  });
+  it('is not there where points or magnets do it', () => {
+    expect(trigger(machine().fitOut)).toBeUndefined();
+    expect(trigger(KINDS['flywheel magneto, two cylinders']!)).toBeUndefined();
+  });
 });

@@ -3,6 +3,7 @@ import { solveTransient, type Transient } from '../network/index.ts';
 import { Scene } from '../layouts/index.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model } from '../tracing/model.ts';
+import { triggerPlan } from './triggerWave.ts';
 
 export type WaveId = 'primary' | 'secondary' | 'trigger' | 'charge coil' | 'store';
 
@@ -39,7 +40,7 @@ function thinned(at: number[], volts: number[]): { at: number[]; volts: number[]
 }
 
 function waveOf(run: Transient, id: WaveId, node: string, moment: number): Wave {
-  const slow = id === 'charge coil' || id === 'store';
+  const slow = id === 'charge coil' || id === 'store' || id === 'trigger';
   const [from, to] = slow ? [-Infinity, Infinity] : [moment - BEFORE, moment + AFTER];
   const all = run.volts(node);
   const [at, volts]: [number[], number[]] = [[], []];
@@ -60,5 +61,14 @@ export function waveforms(model: Model, faultId?: string): Waveforms {
   const plan = model.layout.firing(scene, CRANKING, fault?.part.cylinder ?? 1, true);
   const run = solveTransient(plan.circuit, { until: plan.until, longest: plan.longest, fromInitial: true });
   if (!run.ok) return { ok: false, code: run.code };
-  return { ok: true, waves: plan.traces.map(({ id, node }) => waveOf(run, id, node, plan.at)) };
+  const waves = plan.traces.map(({ id, node }) => waveOf(run, id, node, plan.at));
+  return { ok: true, waves: [...waves, ...triggerWave(scene)] };
+}
+
+/** What told it to fire, where something did. */
+function triggerWave(scene: Scene): Wave[] {
+  const plan = triggerPlan(scene, 2 * AFTER);
+  if (!plan) return [];
+  const run = solveTransient({ elements: plan.elements, couplings: [] }, { until: 2 * AFTER, longest: AFTER / 100 });
+  return run.ok ? [waveOf(run, 'trigger', plan.node, AFTER)] : [];
 }

@@ -1,4 +1,4 @@
-import { fitOutSchema, machineBodySchema, type FitOut, type MachineBody } from '@pondu/core/schema';
+import { fitOutShape, machineBodySchema, placesOn, type FitOut, type MachineBody } from '@pondu/core/schema';
 import { Controller, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { call } from '../../api/client.ts';
@@ -21,7 +21,7 @@ const formSchema = machineBodySchema.omit({ plates: true, worth: true, fitOut: t
   notes: z.string(),
   firingOrder: z.string().regex(/^(\d+([-, ]\d+)*)?$/, 'Write the firing order as numbers, such as 1-3-4-2.'),
   worth: typedNumber('a number from 0 up.', 0, 1e7),
-  fitOut: fitOutSchema.extend({
+  fitOut: fitOutShape.extend({
     volts: z.enum(['6', '12']).transform((v) => Number(v) as FitOut['volts']),
     cylinders: z.enum(['1', '2', '3', '4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
     fused: yesNo,
@@ -72,6 +72,10 @@ const typedOf = ({ machine }: StoredMachine): Typed => {
   };
 };
 
+/** What stood behind a coil stands in the feed where another kind has no such place. */
+const placed = <A extends { at?: string | undefined }>(added: A, layout: string): A =>
+  placesOn(layout).some((p) => p === added.at) ? added : { ...added, at: undefined };
+
 interface Props {
   stored?: StoredMachine;
   draftKey: string;
@@ -100,7 +104,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
         ...kind,
         ballast: can.ballast ? kept.ballast : 'none',
         cylinders: `${can.cylinders.includes(count) ? count : can.cylinders[Math.min(2, can.cylinders.length - 1)]!}`,
-        added: can.supply ? (kept.added ?? []) : [],
+        added: can.supply ? (kept.added ?? []).map((a) => placed(a, kind.layout)) : [],
       },
       { shouldDirty: true },
     );
