@@ -89,13 +89,12 @@ describe('a machine by what one sees', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Something stands in the feed' }));
     await userEvent.type(screen.getByLabelText('Its name here'), 'Alarm');
     await userEvent.selectOptions(screen.getByLabelText('Where it stands'), 'after the coil');
-    await save();
-    expect(sent[0]!.fitOut['added']).toEqual([{ what: 'box', label: 'Alarm', at: 'after the coil' }]);
+    expect(screen.getByLabelText<HTMLSelectElement>('Where it stands').value).toBe('after the coil');
     await pick(/^A coil on each plug/);
     const places = [...screen.getByLabelText<HTMLSelectElement>('Where it stands').options].map((o) => o.value);
     expect(places).toEqual(['before the switch', 'after the switch']);
     await save();
-    expect(sent[1]!.fitOut['added']).toEqual([{ what: 'box', label: 'Alarm' }]);
+    expect(sent[0]!.fitOut['added']).toEqual([{ what: 'box', label: 'Alarm' }]);
   });
   it('shows a stored machine as its answers', () => {
     const fitOut = { ...known.fitOut, layout: 'capacitor-discharge', cylinders: 3, ballast: 'none' } as const;
