@@ -12,7 +12,8 @@ import { ruler } from './ruler.ts';
 import { Tracer } from './trace.ts';
 
 const everything = { ...house, owns: [...house.owns, 'LED lamp' as const, 'capacitance meter' as const] };
-const SEEDS = [11, 23, 47];
+const SEEDS = [11, 23, 47, 59, 71, 83, 97, 101];
+const MACHINES = 3;
 
 describe.each(Object.entries(KINDS))('%s', (_name, fit) => {
   const tracer = new Tracer(machine(fit), everything);
@@ -49,11 +50,13 @@ describe.each(Object.entries(KINDS))('%s', (_name, fit) => {
     const complaint = likelyComplaint(tracer, [fault]);
     // Some faults hardly tell on some kinds (a leaking lead before a fast discharge): nobody would bring that machine in.
     if (tracer.weigher.complaintShare([fault], complaint) < 0.2) return;
-    const right = SEEDS.filter((seed) => {
-      const hidden = new HiddenMachine(model, [fault], seededRandom(seed));
-      return follow(tracer, complaint, hidden, { most: 40 }).named === fault.repairId;
-    });
+    // Nor one of those that happen to run well.
+    const failing = SEEDS.map((seed) => new HiddenMachine(model, [fault], seededRandom(seed)))
+      .filter((hidden) => hidden.brings(complaint) > 0.4)
+      .slice(0, MACHINES);
+    expect(failing.length).toBeGreaterThan(0);
+    const right = failing.filter((hidden) => follow(tracer, complaint, hidden, { most: 40 }).named === fault.repairId);
     // Readings scatter, and one in some tens of them misleads: most machines must come out right.
-    expect(right.length).toBeGreaterThanOrEqual(2);
+    expect(right.length).toBeGreaterThanOrEqual(Math.ceil(0.6 * failing.length));
   });
 });

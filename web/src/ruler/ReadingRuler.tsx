@@ -5,6 +5,8 @@ import { rulerScale } from './scale.ts';
 const ROW = 24;
 const TOP = 30;
 const BAND = 26;
+/** Mean width of a letter of a label, pixels. */
+const LETTER = 6.4;
 
 const inWords = (l: Landing, ruler: Ruler): string => {
   if (l.openShare === 1) return 'OL';
@@ -119,19 +121,22 @@ function Row({
 }) {
   const onlyOpen = landing.openShare === 1;
   const [left, right] = onlyOpen ? [openAt - 12, openAt + 12] : [a, Math.max(b, a + 5)];
-  const toLeft = right > width * 0.55;
+  // Beside its bar where there is room, else on it.
+  const needs = landing.label.length * LETTER + 12;
+  const toLeft = right > width * 0.55 ? left > needs : width - right < needs && left > needs;
+  const on = !toLeft && width - right < needs;
   return (
     <g>
       <line x1={left} x2={right} y1={y + 9} y2={y + 9} stroke="var(--lost)" strokeWidth="7" strokeLinecap="round" />
       {landing.openShare > 0 && !onlyOpen && <circle cx={openAt} cy={y + 9} r="5" fill="var(--lost)" />}
       <text
-        x={toLeft ? left - 9 : right + 9}
+        x={on ? Math.min((left + right) / 2, width - needs / 2) : toLeft ? left - 9 : right + 9}
         y={y + 14}
-        textAnchor={toLeft ? 'end' : 'start'}
+        textAnchor={on ? 'middle' : toLeft ? 'end' : 'start'}
         fontSize="13"
         fill="var(--ink)"
         stroke="var(--panel)"
-        strokeWidth="4"
+        strokeWidth={on ? 7 : 4}
         paintOrder="stroke"
       >
         {landing.label}

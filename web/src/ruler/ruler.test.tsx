@@ -69,6 +69,16 @@ describe('the drawing', () => {
     expect(screen.getByRole('img').getAttribute('aria-label')).toContain('When well 5.5–6.5 V');
     expect(screen.getByText('points burnt')).toBeTruthy();
   });
+  it('names a suspect that could be anywhere on its own bar, never off the ruler', () => {
+    const name = 'stop switch and tether stuck earthed, or tether clip off';
+    const everywhere = { ...landing('stop', 0.001, 12), label: name };
+    render(<ReadingRuler ruler={{ ...volts, suspects: [everywhere] }} reading={undefined} />);
+    const label = screen.getByText(name);
+    expect(label.getAttribute('text-anchor')).toBe('middle');
+    const at = Number(label.getAttribute('x'));
+    expect(at).toBeGreaterThan(180);
+    expect(at).toBeLessThan(420);
+  });
   it('shows the reading as it is typed', () => {
     const { rerender } = render(<ReadingRuler ruler={volts} reading={undefined} />);
     expect(screen.queryByText('6.21 V')).toBeNull();
