@@ -24,6 +24,13 @@ describe('why the points burnt', () => {
     const found = traceCauses(tracer, 'points.burnt', noFire, [])!.causes.find((c) => c.spec.id === 'ballast-bypassed');
     expect(found?.check?.station).toMatch(/ballast|coil/);
   });
+  it('a feed that stays on with the key off is asked for, and believed when it is seen', () => {
+    const stays = (events: JobEvent[]) =>
+      traceCauses(tracer, 'points.burnt', noFire, events)!.causes.find((c) => c.spec.id === 'stays-on')!;
+    expect(stays([]).check?.id).toBe('supply-gone');
+    expect(stays([reading('supply-gone', 12.4)]).share).toBeGreaterThan(0.8);
+    expect(stays([reading('supply-gone', 0)]).share).toBeLessThan(stays([]).share);
+  });
   it('does not offer a ballast where there is none', () => {
     const plain = new Tracer(machine({ ballast: 'none' }), house);
     expect(traceCauses(plain, 'points.burnt', noFire, [])!.causes.map((c) => c.spec.id)).not.toContain(

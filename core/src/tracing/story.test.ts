@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Complaint } from '../schema/job.ts';
+import type { Complaint, JobEvent } from '../schema/job.ts';
 import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
+import type { Weighed } from './belief.ts';
 import { complaintLikelihood } from './complaint.ts';
 import { tell } from './events.ts';
 import { pairs, SHARES, singles } from './hypotheses.ts';
@@ -51,6 +52,36 @@ describe('what is thought before any reading', () => {
     const single = singles(model, noFire).find((h) => h.id === 'ballast.open')!;
     expect(pair!.prior).toBeLessThan(single.prior / 10);
     expect(pair!.prior).toBeGreaterThan(0);
+  });
+});
+
+describe('two faults at once', () => {
+  const weighed = (...events: JobEvent[]) => {
+    const belief = tracer.belief(noFire, events);
+    return belief.weighed.filter((w) => w.faults.length === 2);
+  };
+  const has = (all: readonly Weighed[], ...ids: string[]) =>
+    all.find((w) => ids.every((id) => w.faults.some((f) => f.id === id)));
+  it('are simulated where each speaks for a reading of its own, out of thousands', () => {
+    const readings = [reading('points-drop', 6), reading('look-cap', 'tracked'), reading('look-cap', 'tracked')];
+    const all = weighed(...readings);
+    expect(all.length).toBeLessThan(30);
+    expect(model.faults.length ** 2 / 2).toBeGreaterThan(1000);
+    expect(has(all, 'points.burnt', 'cap.tracked')).toBeDefined();
+    expect(has(all, 'points.burnt', 'cap.tracked')!.mass).toBeGreaterThan(0.1);
+  });
+  it('behind a repair are those that what was repaired may have hidden', () => {
+    const tried = [reading('try-it', 'does not fire'), reading('spark-plug-lead', 'none')];
+    const all = weighed(reading('points-drop', 6), fix('points.dress'), ...tried);
+    for (const w of all) expect(w.faults.some((f) => f.repairId === 'points.dress')).toBe(true);
+    expect(all.reduce((sum, w) => sum + w.mass, 0)).toBeGreaterThan(0.5);
+  });
+  it('a sound trail says nothing of how the engine runs: it may be fuel', () => {
+    const after = (word: string) =>
+      tracer
+        .belief(noFire, [reading('points-drop', 6), fix('points.dress'), reading('try-it', word)])
+        .weighed.find((w) => w.id === 'sound')!.mass;
+    expect(after('does not fire')).toBeGreaterThan(after('runs even'));
   });
 });
 

@@ -41,6 +41,17 @@ function entry(checkId = 'battery-rest', correcting?: string) {
 const typed = (hook: ReturnType<typeof entry>['hook'], text: string) => act(() => hook.result.current.setTyped(text));
 
 describe('a reading on its way in', () => {
+  it('says once that it has begun, so that no other check takes its place', async () => {
+    const begun = vi.fn();
+    const wrapper = ({ children }: { children: ReactNode }) => <Around>{<>{children}</>}</Around>;
+    const options = { place, now: failing, checkId: 'battery-rest', correcting: undefined, begun, saved: vi.fn() };
+    const hook = renderHook(() => useReadingEntry(options), { wrapper });
+    await waitFor(() => expect(hook.result.current).not.toBeNull());
+    expect(begun).not.toHaveBeenCalled();
+    for (const text of ['1', '12', '12.4']) typed(hook, text);
+    expect(begun).toHaveBeenCalledOnce();
+    expect(hook.result.current.typed).toBe('12.4');
+  });
   it('is read as it is typed, and shows what it would change', async () => {
     const { hook } = entry();
     await waitFor(() => expect(hook.result.current).not.toBeNull());
