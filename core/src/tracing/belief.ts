@@ -28,6 +28,8 @@ export interface Belief {
 
 /** How many pairs are simulated. */
 const PAIRS_WEIGHED = 24;
+/** So far behind the leading single fault, a natural logarithm, a pair is left out even if all that speaks for it does. */
+const HOPELESS = 7;
 /** And of a twin, with a fault on either side. */
 const TWIN_PAIRS_WEIGHED = 40;
 /** What neither explains costs a pair no more than this, a natural logarithm. */
@@ -140,7 +142,8 @@ export class Weigher {
     const carried = this.carried(single, story);
     const faults = this.model.faults;
     const doubles = pairs(this.model, complaint, carried.length ? carried : faults, faults);
-    const all = [...weighed, ...this.hopeful(doubles, story, complaint).map((h) => this.weigh(h, story, complaint))];
+    const hopeful = this.hopeful(doubles, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
+    const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
     const outsideLog = this.outsideLog(story);
     const top = Math.max(outsideLog, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(outsideLog - top));
@@ -160,9 +163,14 @@ export class Weigher {
   /**
    * The pairs worth simulating: as if the better of the two spoke for each reading, and for the complaint. Quick, since
    * only what each says alone is asked. Two that each stop a cylinder of a twin explain together what neither does
-   * alone, so these are ranked apart, and only by what speaks for one of them.
+   * alone, so these are ranked apart, and only by what speaks for one of them. `from` is the least worth its time.
    */
-  private hopeful(doubles: readonly Hypothesis[], story: Story, complaint: Complaint): readonly Hypothesis[] {
+  private hopeful(
+    doubles: readonly Hypothesis[],
+    story: Story,
+    complaint: Complaint,
+    from: number,
+  ): readonly Hypothesis[] {
     const asked = story.readings.flatMap((placed) => {
       const check = this.checks.get(placed.reading.checkId);
       return check ? [{ placed, check }] : [];
@@ -185,6 +193,7 @@ export class Weigher {
           const hope = one!.reduce((sum, log, k) => sum + Math.max(log, other![k]!, least), Math.log(h.prior));
           return { h, hope };
         })
+        .filter(({ hope }) => hope > from)
         .sort((a, b) => b.hope - a.hope)
         .slice(0, most)
         .map(({ h }) => h);
