@@ -36,6 +36,14 @@ describe('one job by the API alone', () => {
       .send({ checkId: 'coil-feed-closed', typed: '5 mV', faultPresent: 'yes' })
       .expect(201);
     await s.api.post(at('/readings')).send({ checkId: 'ballast-ohms', typed: 'OL', faultPresent: 'yes' }).expect(201);
+    // Leads that touch nothing show nothing as well: one of the two is asked for once more.
+    const doubted = await s.api.get(at('/trace')).expect(200);
+    expect(doubted.body.verdict.kind).toBe('check');
+    expect(doubted.body.ranked[0]).toMatchObject({ id: 'coil-feed-closed', again: true });
+    await s.api
+      .post(at('/readings'))
+      .send({ checkId: 'coil-feed-closed', typed: '4 mV', faultPresent: 'yes' })
+      .expect(201);
     const judged = await s.api.get(at('/trace')).expect(200);
     expect(judged.body.verdict).toMatchObject({ kind: 'fix', repair: { id: 'ballast.replace' } });
     expect(judged.body.suspects[0]).toMatchObject({ faultId: 'ballast.open' });
@@ -67,7 +75,7 @@ describe('one job by the API alone', () => {
     const closed = await s.api.post(at('/close')).send({}).expect(200);
     expect(closed.body.job).toMatchObject({ stage: 'closed', closedBecause: '' });
     const csv = await s.api.get(at('/readings.csv')).expect(200);
-    expect(csv.text.split('\r\n')).toHaveLength(9);
+    expect(csv.text.split('\r\n')).toHaveLength(10);
     expect(csv.text).toContain('ballast-ohms,Ballast resistance,OL,OL,OL');
   });
 

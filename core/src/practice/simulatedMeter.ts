@@ -53,7 +53,7 @@ export class SimulatedMeter {
         ? { text: 'OL', value: { kind: 'open' }, steady: false }
         : { text: formatQuantity(0, dimension), value: { kind: 'number', value: 0 }, steady: false };
     if (this.value.kind === 'open') return { text: 'OL', value: this.value, steady: true };
-    const run = 1 - Math.exp(-(seconds - REACHING) / (SETTLING / 3));
+    const run = 1 - Math.exp(-(seconds - REACHING) / (SETTLING / 7));
     const digit = 1 + 0.002 * normal(this.random);
     const value = this.value.value * run * digit;
     return {

@@ -56,8 +56,13 @@ describe.each(Object.entries(KINDS))('%s', (_name, fit) => {
       .sort((a, b) => b.brings(complaint) - a.brings(complaint))
       .slice(0, MACHINES);
     expect(failing.length).toBeGreaterThan(0);
-    const right = failing.filter((hidden) => follow(tracer, complaint, hidden, { most: 40 }).named === fault.repairId);
     // Readings scatter, and one in some tens of them misleads: most machines must come out right.
-    expect(right.length).toBeGreaterThanOrEqual(Math.round(0.6 * failing.length));
+    const wanted = Math.round(0.6 * failing.length);
+    let right = 0;
+    for (const hidden of failing) {
+      if (right >= wanted) break;
+      if (follow(tracer, complaint, hidden, { most: 40 }).named === fault.repairId) right++;
+    }
+    expect(right).toBeGreaterThanOrEqual(wanted);
   });
 });

@@ -36,10 +36,10 @@ describe('what crosses a worker or the network', () => {
     });
   });
   it('offers a reading that may be a slip once more, and says so', () => {
-    const once = traceView(tracer, noFire, [reading('coil-feed-closed', 0), reading('look-fuse', 'sound')], failing);
+    const once = traceView(tracer, noFire, [reading('coil-feed-closed', 0), reading('battery-rest', 12.5)], failing);
     const offered = (view: typeof once, id: string) => view.ranked.find((r) => r.id === id)?.again;
     expect(offered(once, 'coil-feed-closed')).toBe(true);
-    expect(offered(once, 'look-fuse')).toBeUndefined();
+    expect(offered(once, 'battery-rest')).toBeUndefined();
     expect(offered(once, 'coil-primary')).toBe(false);
   });
   it('ranks checks with the minutes that they take now', () => {
