@@ -1,0 +1,3 @@
+import { testKinds } from '../__tests__/faultInRepairOut.ts';
+
+testKinds(1);
