@@ -102,9 +102,10 @@ export function runPair(tracer: Tracer, pair: readonly [ModelFault, ModelFault],
   const behind = played(tracer, left, seed);
   let second = follow(tracer, complaint, behind, { most: MOST, events });
   // Found sound, it is proved out; what does not pass is traced on.
-  const proof = provedOn(tracer, complaint, behind, second.events);
-  if (second.named === 'sound' && !proof.proven)
-    second = follow(tracer, complaint, behind, { most: MOST, events: proof.events });
+  if (second.named === 'sound') {
+    const { events: proved, proven } = provedOn(tracer, complaint, behind, second.events);
+    if (!proven) second = follow(tracer, complaint, behind, { most: MOST, events: proved });
+  }
   if (second.named === left[0]!.repairId) return true;
   // It runs even more often than not: what is left is no complaint any more.
   return second.named === 'sound' && behind.brings(complaint) < EXPLAINS && behind.runsEven() > 0.5;

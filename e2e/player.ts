@@ -59,13 +59,7 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
     await page.keyboard.type(text);
     await page.keyboard.press('Enter');
     // Far off, it is asked once whether the range is right.
-    await page.waitForFunction(
-      (n) =>
-        document.body.innerText.includes('Yes, let it stand') ||
-        Number(/\d+/.exec((document.querySelector('#log') as HTMLElement | null)?.innerText ?? '0')?.[0] ?? 0) > n,
-      {},
-      before,
-    );
+    await page.waitForFunction(logged, {}, before, 'Yes, let it stand');
     if (await page.evaluate(() => document.body.innerText.includes('Yes, let it stand')))
       await click(page, 'button', 'Yes, let it stand');
   } else {
@@ -78,13 +72,14 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
     await page.keyboard.press('Tab');
     await page.keyboard.press('Enter');
   }
-  await page.waitForFunction(
-    (n) => Number(/\d+/.exec((document.querySelector('#log') as HTMLElement | null)?.innerText ?? '0')?.[0] ?? 0) > n,
-    {},
-    before,
-  );
+  await page.waitForFunction(logged, {}, before);
   return `${label}: ${text}`;
 }
+
+/** Runs in the page: more entries in the log than before, or the page asks something. */
+const logged = (before: number, asked?: string): boolean =>
+  (asked !== undefined && document.body.innerText.includes(asked)) ||
+  Number(/\d+/.exec((document.querySelector('#log') as HTMLElement | null)?.innerText ?? '0')?.[0] ?? 0) > before;
 
 async function entries(page: Page): Promise<number> {
   const text = await page.$eval('#log', (e) => (e as HTMLElement).innerText);

@@ -20,7 +20,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'scan reader': scanReader,
   eyes,
 };
-export { fromRuler, rulerScale, toRuler, twoWords } from './instrument.ts';
+export { fromRuler, rulerScale, toRuler, twoWords, untouched } from './instrument.ts';
 export { meterVolts } from './voltmeter.ts';
 export { howItRuns, type Running } from './howItRuns.ts';
 export { sparkWords } from './sparkTester.ts';

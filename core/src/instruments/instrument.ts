@@ -1,6 +1,7 @@
 import type { Dimension } from '../quantity/index.ts';
 import type { Scene } from '../layouts/index.ts';
 import type { Check } from '../checks/check.ts';
+import type { ReadingValue } from '../schema/job.ts';
 import type { InstrumentId } from './ids.ts';
 
 /** What an instrument would show, before its own error. Numbers are SI; an open circuit is Infinity. */
@@ -21,6 +22,10 @@ export interface Instrument {
   /** Standard deviation of its error at a true value, SI. */
   error(value: number): number;
 }
+
+/** What a meter shows while its leads touch nothing: OL where it has it, else nothing at all. */
+export const untouched = ({ limit }: Instrument): ReadingValue =>
+  limit === undefined ? { kind: 'number', value: 0 } : { kind: 'open' };
 
 /** A meter that shows a number is compared on this scale: linear near zero, relative above it. */
 const SCALE: Readonly<Partial<Record<Dimension, number>>> = {

@@ -1,5 +1,5 @@
 import { runsHow, type Check } from '../checks/index.ts';
-import { INSTRUMENTS } from '../instruments/index.ts';
+import { INSTRUMENTS, untouched } from '../instruments/index.ts';
 import { Scene } from '../layouts/index.ts';
 import { normal, type Random } from '../random/lcg.ts';
 import type { ReadingValue } from '../schema/job.ts';
@@ -50,7 +50,7 @@ export class HiddenMachine {
       for (const word of words) if ((left -= outcome.shares[word]!) < 0) return { kind: 'word', word };
       return { kind: 'word', word: words[words.length - 1]! };
     }
-    if (stray) return instrument.limit ? { kind: 'open' } : { kind: 'number', value: 0 };
+    if (stray) return untouched(instrument);
     const shown = outcome.value + instrument.error(outcome.value) * normal(this.random);
     if (shown > (instrument.limit ?? Infinity)) return { kind: 'open' };
     return { kind: 'number', value: instrument.dimension === 'voltage' ? shown : Math.max(0, shown) };

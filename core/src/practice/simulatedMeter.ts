@@ -1,5 +1,5 @@
 import type { Check } from '../checks/index.ts';
-import { INSTRUMENTS } from '../instruments/index.ts';
+import { INSTRUMENTS, untouched } from '../instruments/index.ts';
 import { formatQuantity } from '../quantity/index.ts';
 import { normal, type Random } from '../random/lcg.ts';
 import type { ReadingValue } from '../schema/job.ts';
@@ -41,17 +41,17 @@ export class SimulatedMeter {
 
   /** `seconds` since the probes were picked up. */
   at(seconds: number): Shown {
-    const { dimension } = INSTRUMENTS[this.check.instrument];
+    const instrument = INSTRUMENTS[this.check.instrument];
+    const { dimension } = instrument;
     if (dimension === undefined || this.value.kind === 'word') {
       const steady = seconds > REACHING + SETTLING;
       const word = this.value.kind === 'word' ? this.value.word : '';
       return { text: steady ? word : '…', value: this.value, steady };
     }
-    const away = dimension === 'resistance';
-    if (seconds < REACHING)
-      return away
-        ? { text: 'OL', value: { kind: 'open' }, steady: false }
-        : { text: formatQuantity(0, dimension), value: { kind: 'number', value: 0 }, steady: false };
+    if (seconds < REACHING) {
+      const value = untouched(instrument);
+      return { text: value.kind === 'number' ? formatQuantity(value.value, dimension) : 'OL', value, steady: false };
+    }
     if (this.value.kind === 'open') return { text: 'OL', value: this.value, steady: true };
     const run = 1 - Math.exp(-(seconds - REACHING) / (SETTLING / 7));
     const digit = 1 + 0.002 * normal(this.random);

@@ -44,6 +44,7 @@ export class Weigher {
   private readonly sound: readonly MachineParams[];
   private readonly ensembles = new Map<string, Ensemble>();
   private readonly logs = new WeakMap<Reading, Map<string, Float64Array>>();
+  private readonly doubles = new Map<Complaint['pattern'], readonly Hypothesis[]>();
   private readonly complaints = new Map<string, Float64Array>();
   private readonly checks: ReadonlyMap<string, Check>;
 
@@ -140,8 +141,9 @@ export class Weigher {
     const weighed = first.map((h) => this.weigh(h, story, complaint));
     const single = weighed.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
     const carried = this.carried(single, story);
-    const faults = this.model.faults;
-    const doubles = pairs(this.model, complaint, carried.length ? carried : faults, faults);
+    const doubles = carried.length
+      ? pairs(this.model, complaint, carried, this.model.faults)
+      : this.everyPair(complaint);
     const hopeful = this.hopeful(doubles, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
     const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
     const outsideLog = this.outsideLog(story);
@@ -158,6 +160,14 @@ export class Weigher {
         strata: w.strata,
       })),
     };
+  }
+
+  /** Of the whole machine; only the pattern of a complaint weighs them anew. */
+  private everyPair(complaint: Complaint): readonly Hypothesis[] {
+    const { faults } = this.model;
+    let known = this.doubles.get(complaint.pattern);
+    if (!known) this.doubles.set(complaint.pattern, (known = pairs(this.model, complaint, faults, faults)));
+    return known;
   }
 
   /**
@@ -198,10 +208,7 @@ export class Weigher {
         .slice(0, most)
         .map(({ h }) => h);
     const twin = this.model.layout.fit.cylinders === 2;
-    const oneEach = doubles.filter(({ faults: [a, b] }) => {
-      const [one, other] = [a!.part.cylinder, b!.part.cylinder];
-      return twin && one !== undefined && other !== undefined && one !== other;
-    });
+    const oneEach = twin ? doubles.filter(({ faults: [a, b] }) => onEitherSide(a!, b!)) : [];
     return [
       ...new Set([...best(doubles, -Infinity, PAIRS_WEIGHED), ...best(oneEach, UNEXPLAINED, TWIN_PAIRS_WEIGHED)]),
     ];
@@ -233,6 +240,9 @@ const OTHER_TRAIL = 0.25;
 function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {
   return Float64Array.from(ensemble.strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
 }
+
+const onEitherSide = ({ part: a }: ModelFault, { part: b }: ModelFault): boolean =>
+  a.cylinder !== undefined && b.cylinder !== undefined && a.cylinder !== b.cylinder;
 
 /** log of the mean over steps of severity. */
 const meanOf = (logs: Float64Array): number => Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length);

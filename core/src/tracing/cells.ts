@@ -1,5 +1,5 @@
 import type { Check } from '../checks/index.ts';
-import { fromRuler, INSTRUMENTS } from '../instruments/index.ts';
+import { fromRuler, INSTRUMENTS, untouched } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 import type { Weigher } from './belief.ts';
 import { MEMBERS, type Ensemble, type Predicted } from './ensemble.ts';
@@ -79,11 +79,12 @@ export class Cells {
 
   /** Readings that missed their mark: mostly where the leads touch nothing, the rest over all cells alike. */
   private strays(check: Check, cells: number): Float64Array {
-    const { dimension, limit } = INSTRUMENTS[check.instrument];
-    if (dimension === undefined) return new Float64Array(cells).fill(1 / cells);
+    const instrument = INSTRUMENTS[check.instrument];
+    if (instrument.dimension === undefined) return new Float64Array(cells).fill(1 / cells);
     const shares = new Float64Array(cells).fill((1 - TOUCHES_NOTHING) / cells);
     const { low, step } = this.edgesOf(check);
-    const nothing = limit === undefined ? Math.min(CELLS - 1, Math.max(0, Math.floor(-low / step))) : CELLS;
+    const zero = Math.min(CELLS - 1, Math.max(0, Math.floor(-low / step)));
+    const nothing = untouched(instrument).kind === 'open' ? CELLS : zero;
     shares[nothing]! += TOUCHES_NOTHING;
     return shares;
   }

@@ -1,5 +1,5 @@
 import type { Check } from '../checks/index.ts';
-import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
+import { INSTRUMENTS, toRuler, untouched } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import type { Predicted } from './ensemble.ts';
@@ -33,12 +33,12 @@ export function unclaimed(check: Check, value: ReadingValue): number {
 /** Likelihood of a reading that missed its mark: mostly the leads touch nothing, else it is anywhere. */
 function stray(check: Check, value: ReadingValue): number {
   const anywhere = unclaimed(check, value);
-  const { dimension, limit } = INSTRUMENTS[check.instrument];
+  const instrument = INSTRUMENTS[check.instrument];
+  const { dimension } = instrument;
   if (dimension === undefined) return anywhere;
-  const nothing =
-    value.kind === 'number' && limit === undefined
-      ? density(toRuler(value.value, dimension), 0, NEAR_NOTHING)
-      : Number(value.kind === 'open' && limit !== undefined);
+  const blank = untouched(instrument);
+  const near = () => (value.kind === 'number' ? density(toRuler(value.value, dimension), 0, NEAR_NOTHING) : 0);
+  const nothing = blank.kind === 'open' ? Number(value.kind === 'open') : near();
   return TOUCHES_NOTHING * nothing + (1 - TOUCHES_NOTHING) * anywhere;
 }
 

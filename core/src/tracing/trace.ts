@@ -81,7 +81,7 @@ export class Tracer {
     );
     const inOrder = inOrderOf(this.house.policy, this.model, belief, ranked);
     // Put right, then tried: before anything is measured again the engine itself is asked.
-    return belief.story.fixes.length > 0 ? [...inOrder].sort((a, b) => tries(b) - tries(a)) : inOrder;
+    return [...inOrder].sort((a, b) => tries(b) - tries(a));
   }
 
   /** Looked for once a belief: ranking, a soak's ranking and the trace itself all ask. */
@@ -102,8 +102,7 @@ export class Tracer {
     const telling = ranked.some((r) => r.bits > WORTH_ASKING * 20);
     if (now.faultPresent === 'no' && !telling && (verdict.kind === 'check' || verdict.kind === 'nothing left to check'))
       return { kind: 'wait' };
-    if (verdict.kind === 'sound' && ranked[0] && tries(ranked[0]) && belief.story.fixes.length > 0)
-      return { kind: 'check' };
+    if (verdict.kind === 'sound' && ranked[0] && tries(ranked[0])) return { kind: 'check' };
     if (verdict.kind !== 'fix' || verdict.repair.money < this.dearFrom) return verdict;
     return this.doubted(verdict, belief, complaint, ranked) ?? verdict;
   }

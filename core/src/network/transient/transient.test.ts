@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { dampedPeakShare } from '../../ignition/index.ts';
 import type { Circuit, Coupling, Element } from '../types.ts';
 import { measure, valueAt } from './measure.ts';
-import { solveTransient, type Transient, type TransientOptions } from './transient.ts';
+import type { Transient } from './record.ts';
+import { solveTransient, type TransientOptions } from './transient.ts';
 import { breaksOf, threePhases, waveAt, type Waveform } from './waveform.ts';
 
 const r = (id: string, a: string, b: string, ohms: number): Element => ({ type: 'resistor', id, a, b, ohms });

@@ -6,6 +6,7 @@ import type { Circuit, NodeName, SolveFailure } from '../types.ts';
 import { Compiled, type Memory } from './compiled.ts';
 import { damping } from '../prepared.ts';
 import { edge, Shutting, turn } from './edges.ts';
+import { recorded, type Transient } from './record.ts';
 import { StepError } from './stepError.ts';
 import { breaksOf } from './waveform.ts';
 
@@ -20,16 +21,6 @@ export interface TransientOptions {
   relative?: number;
 }
 
-/** What happened: `at` are the accepted times, one column for each node and branch current. */
-export interface Transient {
-  ok: true;
-  at: Float64Array;
-  volts: (node: NodeName) => Float64Array;
-  /** Current of a source, inductor or controlled source, first node to second. */
-  amps: (id: string) => Float64Array;
-  steps: number;
-  rejected: number;
-}
 export type TransientFailure = SolveFailure | { ok: false; code: 'step-too-small'; seconds: number; node: NodeName };
 
 const NEWTON = 60;
@@ -146,7 +137,7 @@ class Run {
         h = Math.min(h, this.longest * (shuts ? SHUT_SHARE : 1e-3));
       }
     }
-    return this.result();
+    return recorded(this.c.rows, this.times, this.states, this.rejected);
   }
 
   /** State at time zero. */
@@ -278,26 +269,5 @@ class Run {
     }
     this.times.push(t);
     this.states.push(x);
-  }
-
-  private result(): Transient {
-    const { rows } = this.c;
-    const column = (row: number) => Float64Array.from(this.states, (x) => (row >= 0 ? x[row]! : 0));
-    return {
-      ok: true,
-      at: Float64Array.from(this.times),
-      steps: this.times.length - 1,
-      rejected: this.rejected,
-      volts: (node) => {
-        const row = rows.node(node);
-        if (Number.isNaN(row)) throw new RangeError(`No node "${node}" in this network`);
-        return column(row);
-      },
-      amps: (id) => {
-        const row = rows.branch(id);
-        if (row < 0) throw new RangeError(`No current of "${id}" is kept: only of sources and inductors`);
-        return column(row);
-      },
-    };
   }
 }
