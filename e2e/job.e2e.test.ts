@@ -150,7 +150,7 @@ async function proveOne(page: Page, player: Player): Promise<void> {
     {},
     label,
   );
-  await page.waitForNetworkIdle({ idleTime: 250 });
+  await page.waitForNetworkIdle({ idleTime: 250, concurrency: 1 });
 }
 
 describe('nothing typed is lost', () => {

@@ -96,7 +96,7 @@ export async function traceToVerdict(page: Page, player: Player, most = 14): Pro
     // A dear part asks for a second witness: that is the next check.
     if (verdict && !verdict.includes('One more check first')) return verdict;
     await answerCheck(page, player);
-    await page.waitForNetworkIdle({ idleTime: 250 });
+    await page.waitForNetworkIdle({ idleTime: 250, concurrency: 1 });
   }
   throw new Error('No verdict');
 }

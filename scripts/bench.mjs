@@ -3,6 +3,6 @@
 import { join } from 'node:path';
 import { ensureDebian, ensureInstalled, root, run } from './lib/prepare.mjs';
 
-ensureInstalled();
-ensureDebian({ '/usr/bin/ngspice': 'ngspice' });
+await ensureInstalled();
+await ensureDebian({ '/usr/bin/ngspice': 'ngspice' });
 process.exit(run(process.execPath, ['--import', 'tsx', join(root, 'bench/main.ts'), ...process.argv.slice(2)]));

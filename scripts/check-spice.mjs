@@ -2,6 +2,6 @@
 import { join } from 'node:path';
 import { ensureDebian, ensureInstalled, root, run } from './lib/prepare.mjs';
 
-ensureInstalled();
-ensureDebian({ '/usr/bin/ngspice': 'ngspice' });
+await ensureInstalled();
+await ensureDebian({ '/usr/bin/ngspice': 'ngspice' });
 process.exit(run(process.execPath, ['--import', 'tsx', join(root, 'bench/againstSpice.ts')]));

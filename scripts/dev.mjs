@@ -2,7 +2,7 @@
 import { join } from 'node:path';
 import { ensureInstalled, root } from './lib/prepare.mjs';
 
-ensureInstalled();
+await ensureInstalled();
 const { default: concurrently } = await import('concurrently');
 const env = { PONDU_LOAD: join(root, 'demo'), PONDU_DATA: join(root, 'data/dev.sqlite') };
 const { result } = concurrently(

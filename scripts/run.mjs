@@ -1,16 +1,18 @@
 // npm run demo, npm start: installs, builds what is not fresh, and starts.
+// --demo: with the demo workshop. --lan: for the shop's network, by https and the shop key. --http: by the key alone.
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled, root } from './lib/prepare.mjs';
 
-const demo = process.argv.includes('--demo');
-ensureInstalled();
-ensureBuilt();
+const asked = (flag) => process.argv.includes(`--${flag}`);
+await ensureInstalled();
+await ensureBuilt();
 const env = {
   ...process.env,
   PONDU_WEB: join(root, 'web/dist'),
-  PONDU_DATA: process.env.PONDU_DATA ?? join(root, 'data', demo ? 'demo.sqlite' : 'pondu.sqlite'),
-  ...(demo ? { PONDU_LOAD: join(root, 'demo') } : {}),
+  PONDU_DATA: process.env.PONDU_DATA ?? join(root, 'data', asked('demo') ? 'demo.sqlite' : 'pondu.sqlite'),
+  ...(asked('demo') ? { PONDU_LOAD: join(root, 'demo') } : {}),
+  ...(asked('http') ? { PONDU_DOOR: 'http' } : asked('lan') ? { PONDU_DOOR: 'lan' } : {}),
 };
 const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], { cwd: root, stdio: 'inherit', env });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

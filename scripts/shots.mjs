@@ -5,9 +5,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { CHROMIUM, ensureBuilt, ensureDebian, ensureInstalled, root } from './lib/prepare.mjs';
 
-ensureInstalled();
-ensureDebian({ [CHROMIUM]: 'chromium' });
-ensureBuilt();
+await ensureInstalled();
+await ensureDebian({ [CHROMIUM]: 'chromium' });
+await ensureBuilt();
 const { default: puppeteer } = await import('puppeteer-core');
 
 const WIDE = { width: 1280, height: 800 };

@@ -1,17 +1,17 @@
 // npm test: type check, lint, unit and end to end, on a machine with nothing but Node and apt.
 import { CHROMIUM, ensureBuilt, ensureDebian, ensureInstalled, run } from './lib/prepare.mjs';
 
-ensureInstalled();
-ensureDebian({ [CHROMIUM]: 'chromium' });
+await ensureInstalled();
+await ensureDebian({ [CHROMIUM]: 'chromium' });
 const steps = [
   ['types', () => run('npx', ['tsc', '-b'])],
   ['lint', () => run('npx', ['eslint', '.', '--max-warnings', '0'])],
   ['format', () => run('npx', ['prettier', '--check', '--log-level', 'warn', '.'])],
-  ['build', () => (ensureBuilt(), 0)],
+  ['build', async () => (await ensureBuilt(), 0)],
   ['tests', () => run('npx', ['vitest', 'run', ...process.argv.slice(2)])],
 ];
 for (const [name, step] of steps) {
-  const status = step();
+  const status = await step();
   console.log(`${name}: ${status === 0 ? 'passed' : 'FAILED'}`);
   if (status !== 0) process.exit(status);
 }

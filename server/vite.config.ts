@@ -1,6 +1,12 @@
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-  build: { ssr: 'src/main.ts', target: 'node20', outDir: 'dist', emptyOutDir: true },
+  build: {
+    ssr: true,
+    target: 'node20',
+    outDir: 'dist',
+    emptyOutDir: true,
+    rollupOptions: { input: { main: 'src/main.ts', worker: 'src/compute/worker.ts' } },
+  },
   ssr: { noExternal: ['@pondu/core'] },
 });

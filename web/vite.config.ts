@@ -1,10 +1,39 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
+import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vite';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
-  build: { target: 'es2023', outDir: 'dist', emptyOutDir: true },
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Pondu',
+        short_name: 'Pondu',
+        description: 'Traces faults on old engines, station by station.',
+        start_url: '/',
+        display: 'standalone',
+        background_color: '#e7ece4',
+        theme_color: '#16231e',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//, /^\/enter\.html/],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
+  build: {
+    target: 'es2023',
+    outDir: 'dist',
+    emptyOutDir: true,
+    rollupOptions: { input: { main: 'index.html', enter: 'enter.html' } },
+  },
   worker: { format: 'es' },
   server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
 });

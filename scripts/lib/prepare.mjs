@@ -1,28 +1,57 @@
 // What every script needs before it can work. Plain Node: nothing is installed yet when these run.
-import { spawnSync } from 'node:child_process';
+// All that it says goes to standard error: what a script prints for machines stays clean.
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const root = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
 const stampFile = (name) => join(root, '.cache', `${name}.stamp`);
 const read = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
+const say = (text) => process.stderr.write(`${text}\n`);
 
+/** Runs a command to its end; what it prints is shown as it is. */
 export function run(command, args, options = {}) {
   const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
   if (done.error) throw done.error;
   return done.status ?? 1;
 }
-function must(command, args, options) {
-  const status = run(command, args, options);
-  if (status !== 0) process.exit(status);
+
+const SHOWN_EVERY_MS = 1000;
+
+/** Runs a command whose own words are of no interest unless it fails, and shows that it moves. */
+async function working(what, command, args, options = {}) {
+  const started = Date.now();
+  const seconds = () => Math.round((Date.now() - started) / 1000);
+  const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], ...options });
+  const said = [];
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => said.push(chunk));
+  const { isTTY } = process.stderr;
+  // On a terminal one line that counts; in a file a line now and then.
+  const timer = setInterval(() => {
+    if (isTTY) process.stderr.write(`\r${what} … ${seconds()} s `);
+    else if (seconds() % 30 === 0) say(`${what} … ${seconds()} s`);
+  }, SHOWN_EVERY_MS);
+  if (isTTY) process.stderr.write(`${what} …`);
+  else say(`${what} …`);
+  const status = await new Promise((resolve) => {
+    child.on('error', () => resolve(1));
+    child.on('exit', (code) => resolve(code ?? 1));
+  });
+  clearInterval(timer);
+  if (isTTY) process.stderr.write('\r');
+  say(`${what}: ${status === 0 ? `done in ${seconds()} s` : 'FAILED'}`);
+  if (status === 0) return;
+  process.stderr.write(Buffer.concat(said));
+  process.exit(status);
 }
 
 /** Does the work when what it depends on has changed since it was last done. */
-function fresh(name, fingerprint, output, work) {
+async function fresh(name, fingerprint, output, work) {
   if (existsSync(output) && read(stampFile(name)) === fingerprint) return;
-  work();
+  await work();
   mkdirSync(dirname(stampFile(name)), { recursive: true });
   writeFileSync(stampFile(name), fingerprint);
 }
@@ -42,37 +71,44 @@ function sources(folders) {
   return hash(lines.join('\n'));
 }
 
-export function ensureInstalled() {
+export async function ensureInstalled() {
   const lock = read(join(root, 'package-lock.json'));
-  fresh('install', hash(lock + process.version), join(root, 'node_modules/.package-lock.json'), () => {
-    console.log('Installing (the first time takes some minutes: the database driver is compiled)…');
-    must('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
-  });
+  await fresh('install', hash(lock + process.version), join(root, 'node_modules/.package-lock.json'), () =>
+    working(
+      'Installing packages and compiling the database driver, some minutes the first time',
+      'npm',
+      ['ci', '--no-audit', '--no-fund', '--loglevel=error'],
+      // The driver is the long part: compiled on all cores.
+      { env: { ...process.env, JOBS: String(availableParallelism()), MAKEFLAGS: `-j${availableParallelism()}` } },
+    ),
+  );
 }
 
-export function ensureBuilt() {
+export async function ensureBuilt() {
   const vite = join(root, 'node_modules/vite/bin/vite.js');
   const print = sources(['core/src', 'web', 'server', 'package-lock.json']);
-  fresh('build', print, join(root, 'web/dist/index.html'), () => {
-    console.log('Building…');
-    must(process.execPath, [vite, 'build', '--logLevel', 'error'], { cwd: join(root, 'web') });
-    must(process.execPath, [vite, 'build', '--logLevel', 'error'], { cwd: join(root, 'server') });
+  await fresh('build', print, join(root, 'web/dist/index.html'), async () => {
+    const build = (part) =>
+      working(`Building the ${part}`, process.execPath, [vite, 'build', '--logLevel', 'error'], {
+        cwd: join(root, part),
+      });
+    await Promise.all([build('web'), build('server')]);
   });
 }
 
 /** Debian packages that tests need, by a file that shows they are there. */
-export function ensureDebian(packages) {
-  const missing = Object.entries(packages).filter(([file]) => !existsSync(file));
-  if (missing.length === 0) return;
-  const names = missing.map(([, name]) => name);
-  console.log(`Installing Debian's ${names.join(', ')}…`);
+export async function ensureDebian(packages) {
+  const names = Object.entries(packages)
+    .filter(([file]) => !existsSync(file))
+    .map(([, name]) => name);
+  if (names.length === 0) return;
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
-  const apt = (...args) =>
-    must([...sudo, 'apt-get'][0], [...sudo, 'apt-get', ...args].slice(1), {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
-  apt('update', '-qq');
-  apt('install', '-y', '-qq', '--no-install-recommends', ...names);
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const apt = (what, ...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return working(what, command, rest, { env });
+  };
+  await apt('Asking Debian for its packages', 'update', '-qq');
+  await apt(`Installing Debian's ${names.join(', ')}`, 'install', '-y', '-qq', '--no-install-recommends', ...names);
 }
 export const CHROMIUM = '/usr/bin/chromium';

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { complaint, machineBody, start, type Started } from './start.ts';
+import { complaint, machineBody, newJob as openJob, newMachine as addMachine, start, type Started } from './start.ts';
 
 let s: Started;
 beforeAll(async () => {
@@ -7,15 +7,8 @@ beforeAll(async () => {
 });
 afterAll(() => s.stop());
 
-const newMachine = async (): Promise<string> =>
-  ((await s.api.post('/api/machines').send(machineBody).expect(201)).body as { id: string }).id;
-async function newJob(): Promise<string> {
-  const { body } = await s.api
-    .post('/api/jobs')
-    .send({ machineId: await newMachine(), complaint })
-    .expect(201);
-  return (body as { id: string }).id;
-}
+const newMachine = () => addMachine(s);
+const newJob = () => openJob(s);
 const isProblem = (res: { headers: Record<string, string>; body: unknown }) => {
   expect(res.headers['content-type']).toMatch('application/problem+json');
   return res.body as { title: string; status: number; type: string; fields?: { field: string; message: string }[] };
@@ -241,9 +234,9 @@ describe('two windows', () => {
 describe('put away and brought back', () => {
   it('a job', async () => {
     const id = await newJob();
-    await s.api.delete(`/api/jobs/${id}`).expect(204);
+    await s.api.delete(`/api/jobs/${id}`).set('x-pondu', '1').expect(204);
     await s.api.get(`/api/jobs/${id}`).expect(404);
-    await s.api.post(`/api/jobs/${id}/restore`).expect(200);
+    await s.api.post(`/api/jobs/${id}/restore`).set('x-pondu', '1').expect(200);
     await s.api.get(`/api/jobs/${id}`).expect(200);
   });
   it('a closed job is reopened by its stage', async () => {
@@ -267,7 +260,8 @@ describe('edges', () => {
     const paths = body.paths as Record<string, Record<string, unknown>>;
     expect(Object.keys(paths).length).toBeGreaterThan(20);
     const answers: string[] = [];
-    for (const [path, methods] of Object.entries(paths))
+    // A stream that never ends is asked for in changes.test.ts.
+    for (const [path, methods] of Object.entries(paths).filter(([p]) => p !== '/api/changes'))
       for (const method of Object.keys(methods)) {
         const url = path.replace(/\{\w+\}/g, 'none');
         const res = await s.api[method as 'get'](url).send(method === 'get' ? undefined : {});

@@ -16,16 +16,16 @@ afterEach(() => s.stop());
 
 describe('open files', () => {
   it('the demo is read through the same import, once', async () => {
-    await loadFolder(s.store, demo);
-    await loadFolder(s.store, demo);
-    const machines = (await s.api.get('/api/machines')).body as unknown[];
+    await loadFolder(s.store, s.compute.readImport, demo);
+    await loadFolder(s.store, s.compute.readImport, demo);
+    const machines = (await s.api.get('/api/machines')).body.rows as unknown[];
     expect(machines).toHaveLength((await readdir(demo)).length);
-    const jobs = (await s.api.get('/api/jobs')).body as { job: { stage: string } }[];
+    const jobs = (await s.api.get('/api/jobs')).body.rows as { job: { stage: string } }[];
     expect(new Set(jobs.map((j) => j.job.stage)).size).toBeGreaterThanOrEqual(4);
   });
 
   it('what is exported is what was imported', async () => {
-    await loadFolder(s.store, demo);
+    await loadFolder(s.store, s.compute.readImport, demo);
     const { body: out } = await s.api.get('/api/export').expect(200);
     const other = await start();
     await other.api.post('/api/import').send(out).expect(201);
@@ -50,7 +50,7 @@ describe('open files', () => {
   ])('refuses %s by the field, and changes nothing', async (_name, file, field) => {
     const res = await s.api.post('/api/import').send(file).expect(422);
     expect((res.body as { fields: { field: string }[] }).fields.map((f) => f.field)).toContain(field);
-    expect((await s.api.get('/api/machines')).body).toEqual([]);
+    expect((await s.api.get('/api/machines')).body.rows).toEqual([]);
   });
 
   it('a file that fails halfway leaves no trace', async () => {
@@ -60,7 +60,7 @@ describe('open files', () => {
     const job = good.machines[0]!.jobs[0]!;
     good.machines[0]!.jobs.push(job);
     await s.api.post('/api/import').send(good).expect(409);
-    expect((await s.api.get('/api/machines')).body).toEqual([]);
+    expect((await s.api.get('/api/machines')).body.rows).toEqual([]);
   });
 
   it('publishes the schema of its files', async () => {
@@ -91,11 +91,15 @@ describe('the data file', () => {
 
   it('holds to foreign keys, valid JSON and write-ahead logging', async () => {
     await expect(
-      s.store.sequelize.query(`INSERT INTO jobs VALUES ('x', 'none', '{}', 1, NULL, '', '')`),
+      s.store.sequelize.query(
+        `INSERT INTO jobs (id, machine_id, body, created_at, updated_at) VALUES ('x', 'none', '{}', '', '')`,
+      ),
     ).rejects.toThrow(/FOREIGN KEY/);
     await expect(
-      s.store.sequelize.query(`INSERT INTO machines VALUES ('x', 'not json', 1, NULL, '', '')`),
-    ).rejects.toThrow('Validation error');
+      s.store.sequelize.query(
+        `INSERT INTO machines (id, body, created_at, updated_at) VALUES ('x', 'not json', '', '')`,
+      ),
+    ).rejects.toThrow('malformed JSON');
     const [[row]] = (await s.store.sequelize.query('PRAGMA journal_mode')) as unknown as [{ journal_mode: string }[]];
     expect(row?.journal_mode).toBe('wal');
   });

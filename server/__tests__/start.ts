@@ -3,21 +3,26 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import supertest from 'supertest';
-import { createApp } from '../src/app.ts';
+import { createApp, type AppOptions } from '../src/app.ts';
+import { computeHere } from '../src/compute/compute.ts';
 import { openStore } from '../src/store/database.ts';
 
 /** A server on a data file of its own. */
-export async function start() {
+export async function start(options: Partial<AppOptions> = {}) {
   const folder = await mkdtemp(join(tmpdir(), 'pondu-test-'));
   const file = join(folder, 'test.sqlite');
   const store = await openStore(file);
-  const app = createApp({ store, logger: pino({ level: 'silent' }) });
+  const compute = computeHere();
+  const { app, summaries } = createApp({ store, compute, logger: pino({ level: 'silent' }), ...options });
   return {
     store,
     file,
     app,
+    compute,
+    summaries,
     api: supertest(app),
     stop: async () => {
+      await summaries.close();
       await store.close();
       await rm(folder, { recursive: true, force: true });
     },
@@ -39,3 +44,26 @@ export const machineBody = {
   },
 };
 export const complaint = { symptom: 'no-fire', pattern: 'constant' };
+
+const idIn = (res: { body: unknown }): string => (res.body as { id: string }).id;
+export const newMachine = async ({ api }: Started, change: object = {}): Promise<string> =>
+  idIn(
+    await api
+      .post('/api/machines')
+      .send({ ...machineBody, ...change })
+      .expect(201),
+  );
+export const newJob = async (s: Started, about: object = complaint, machineId?: string): Promise<string> =>
+  idIn(
+    await s.api
+      .post('/api/jobs')
+      .send({ machineId: machineId ?? (await newMachine(s)), complaint: about })
+      .expect(201),
+  );
+
+/** A refusal is problem+json, whatever refused it. */
+export function problemIn(res: { headers: Record<string, string>; body: unknown; text: string }) {
+  if (!String(res.headers['content-type']).includes('application/problem+json'))
+    throw new Error(`Not a problem: ${res.headers['content-type']} ${res.text.slice(0, 200)}`);
+  return res as { body: Record<string, unknown> & { type: string; title: string; status: number } };
+}

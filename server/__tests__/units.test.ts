@@ -5,8 +5,8 @@ import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
 import { Problem } from '../src/http/problem.ts';
 import { body, expectedVersion, query } from '../src/http/request.ts';
-import { parseWords } from '../src/routes/parseWords.ts';
-import { readingsCsv } from '../src/routes/readingsCsv.ts';
+import { parseWords } from '../src/compute/parseWords.ts';
+import { readingsCsv } from '../src/compute/readingsCsv.ts';
 import { WriteQueue } from '../src/store/queue.ts';
 import { stale } from '../src/store/versions.ts';
 import { machineBody } from './start.ts';
@@ -111,7 +111,11 @@ describe('readings as CSV', () => {
   it('quotes what needs it and disarms what a spreadsheet would run', () => {
     expect(row({ kind: 'open' }, 'hot, then "cold"')).toContain('"hot, then ""cold"""');
     expect(row({ kind: 'open' }, '=HYPERLINK("x")')).toContain(`"'=HYPERLINK(""x"")"`);
-    expect(row({ kind: 'open' }, '-0.3 V before')).toContain(',-0.3 V before');
+    expect(row({ kind: 'open' }, '-0.3 V before')).toContain(`,'-0.3 V before`);
+    expect(row({ kind: 'open' }, '-2+3+cmd|x')).toContain(`,'-2+3+cmd|x`);
+    expect(row({ kind: 'open' }, '+41 came by phone')).toContain(`,'+41 came by phone`);
+    // A figure below zero is a figure.
+    expect(row({ kind: 'number', value: -0.3 })).toContain(',-0.3,');
   });
 });
 

@@ -6,80 +6,154 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { problems, unknownRoute } from './http/problem.ts';
+import type { Compute } from './compute/compute.ts';
+import { Summaries } from './compute/summaries.ts';
+import { doorRoutes, locked, recognise, signInFiles, type DoorOptions } from './door/door.ts';
+import { loopbackOnly, sameOrigin, type Hosts } from './door/origin.ts';
+import { Problem } from './http/problem.ts';
+import { problems, refuse, unknownRoute } from './http/problems.ts';
+import { body } from './http/request.ts';
 import { openApiDocument } from './openapi/document.ts';
+import { changeRoutes } from './routes/changes.ts';
 import { fileRoutes } from './routes/files.ts';
-import { houseRoutes } from './routes/house.ts';
+import { houseRoutes, journalRoutes } from './routes/house.ts';
 import { jobRoutes } from './routes/jobs.ts';
 import { machineRoutes } from './routes/machines.ts';
 import { meterRoutes } from './routes/meter.ts';
+import { wantedSchema } from './routes/schemas.ts';
 import type { Store } from './store/database.ts';
 
-/** A year of jobs of a busy shop is under 2 MB; a request beyond this is a mistake. */
-const BODY_LIMIT = '8mb';
+/** Files go through /import, which streams; a job or a machine beyond this is a mistake. */
+const BODY_LIMIT = '2mb';
+/** Far above one shop's use; stops a runaway script from filling the disk. */
+const CALLS_A_MINUTE = 6000;
 
-/** Plain http in a shop's own network: no HSTS, nothing upgraded. Radix and toasts set inline styles. */
-const security = helmet({
-  strictTransportSecurity: false,
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: ["'self'"],
-      scriptSrc: ["'self'"],
-      workerSrc: ["'self'"],
-      styleSrc: ["'self'", "'unsafe-inline'"],
-      imgSrc: ["'self'", 'data:', 'blob:'],
-      fontSrc: ["'self'"],
-      connectSrc: ["'self'"],
-      objectSrc: ["'none'"],
-      baseUri: ["'none'"],
-      formAction: ["'self'"],
-      frameAncestors: ["'none'"],
+/** Plain http in a shop's own network: nothing upgraded. Radix and toasts set inline styles. */
+const security = (secure: boolean) =>
+  helmet({
+    strictTransportSecurity: secure ? { maxAge: 86_400, includeSubDomains: false } : false,
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
     },
-  },
-});
+  });
 
 export interface AppOptions {
   store: Store;
+  compute: Compute;
   logger: Logger;
   /** The built browser files; left out in tests of the API alone. */
   webFolder?: string;
+  door?: DoorOptions;
+  hosts?: Hosts;
+  /** Other limits are for a load test alone. */
+  callsAMinute?: number;
+}
+export interface App {
+  app: Express;
+  summaries: Summaries;
 }
 
-export function createApp({ store, logger, webFolder }: AppOptions): Express {
+const OPEN_DOOR: DoorOptions = { key: undefined, secure: false, addresses: [] };
+
+export function createApp({
+  store,
+  compute,
+  logger,
+  webFolder,
+  door = OPEN_DOOR,
+  hosts = loopbackOnly,
+  callsAMinute = CALLS_A_MINUTE,
+}: AppOptions): App {
   const app = express();
+  const summaries = new Summaries(store, compute);
+  const pages = webFolder !== undefined && existsSync(webFolder) ? webFolder : undefined;
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));
-  app.use(security);
-  app.use(compression());
+  app.use(security(door.secure));
+  app.use(sameOrigin(hosts));
+  app.use(recognise(store));
+  if (door.key) app.use(locked(pages ? signInFiles(pages) : []));
+  app.use(
+    compression({
+      filter: (req, res) => !/event-stream/.test(String(res.getHeader('Content-Type'))) && compression.filter(req, res),
+    }),
+  );
+  app.use('/api', apiRoutes({ store, compute, summaries, door, callsAMinute }));
+  if (pages) {
+    // Hashed files never change; the page itself is asked for afresh. A file that is not there is not the page.
+    app.use('/assets', express.static(join(pages, 'assets'), { immutable: true, maxAge: '1y' }), unknownRoute);
+    app.use(
+      express.static(pages, {
+        index: false,
+        cacheControl: false,
+        setHeaders: (res) => res.setHeader('Cache-Control', 'no-cache'),
+      }),
+    );
+    app.get('/{*path}', (req, res, next) => {
+      if (/\.\w+$/.test(req.path)) return next();
+      res.set('Cache-Control', 'no-cache').sendFile(join(pages, 'index.html'));
+    });
+  }
+  app.use(unknownRoute);
+  app.use(problems);
+  return { app, summaries };
+}
 
+function apiRoutes({
+  store,
+  compute,
+  summaries,
+  door,
+  callsAMinute,
+}: Required<Pick<AppOptions, 'store' | 'compute' | 'door' | 'callsAMinute'>> & { summaries: Summaries }) {
   const api = express.Router();
-  // Far above one person's use; stops a runaway script from filling the disk.
-  api.use(rateLimit({ windowMs: 60_000, limit: 6000, standardHeaders: true, legacyHeaders: false }));
-  api.use(express.json({ limit: BODY_LIMIT }));
+  api.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: callsAMinute,
+      standardHeaders: true,
+      legacyHeaders: false,
+      handler: (_req, res) =>
+        refuse(res, new Problem(429, 'too-many', 'Too many calls in a minute. Nothing was changed; wait a little.')),
+    }),
+  );
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
   });
+  // Before bodies are read: an import is read as it comes.
+  api.use('/', fileRoutes(store, compute));
+  api.use(express.json({ limit: BODY_LIMIT }));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   const document = openApiDocument();
   api.get('/openapi.json', (_req, res) => void res.json(document));
-  api.use('/machines', machineRoutes(store));
-  api.use('/machines', meterRoutes(store));
-  api.use('/jobs', jobRoutes(store));
+  const changes = changeRoutes(store);
+  api.use('/changes', changes.routes);
+  api.use('/door', doorRoutes(store, door, changes.endFor));
+  api.use('/machines', machineRoutes(store, compute));
+  api.use('/machines', meterRoutes(store, compute));
+  api.use('/jobs', jobRoutes(store, compute, summaries));
   api.use('/house', houseRoutes(store));
-  api.use('/', fileRoutes(store));
+  api.use('/journal', journalRoutes(store));
+  /** Bays that somebody has before their eyes: theirs are worked out first. */
+  api.post('/bays/wanted', (req, res) => {
+    summaries.want(body(req, wantedSchema).ids);
+    res.status(202).json({ ok: true });
+  });
   api.use(unknownRoute);
-  app.use('/api', api);
-
-  if (webFolder !== undefined && existsSync(webFolder)) {
-    // Hashed files never change; the page itself is asked for afresh.
-    app.use('/assets', express.static(join(webFolder, 'assets'), { immutable: true, maxAge: '1y' }));
-    app.use(express.static(webFolder, { index: false }));
-    app.get('/{*path}', (_req, res) => {
-      res.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html'));
-    });
-  }
-  app.use(problems);
-  return app;
+  return api;
 }

@@ -1,14 +1,16 @@
-import { readdir, readFile } from 'node:fs/promises';
+import { mkdtemp, readdir, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ponduFileSchema } from '@pondu/core/schema';
+import { importFile, type Reader } from './files/import.ts';
 import type { Store } from './store/database.ts';
-import { importFile } from './store/files.ts';
 
 /** Reads every `.pondu.json` of a folder through the same import as a user's; what is there already is left alone. */
-export async function loadFolder(store: Store, folder: string): Promise<void> {
+export async function loadFolder(store: Store, read: Reader, folder: string): Promise<void> {
   const names = (await readdir(folder)).filter((n) => n.endsWith('.pondu.json')).sort();
-  for (const name of names) {
-    const file = ponduFileSchema.parse(JSON.parse(await readFile(join(folder, name), 'utf8')));
-    await importFile(store, file);
+  const spool = await mkdtemp(join(tmpdir(), 'pondu-load-'));
+  try {
+    for (const name of names) await importFile(store, read, join(folder, name), spool);
+  } finally {
+    await rm(spool, { recursive: true, force: true });
   }
 }

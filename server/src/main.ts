@@ -1,44 +1,101 @@
 import { mkdir } from 'node:fs/promises';
+import { createServer as plainServer, type Server } from 'node:http';
+import { createServer as secureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
-import { dirname, resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { computePool } from './compute/pool.ts';
+import { certificates } from './door/certificates.ts';
+import { lanHosts, loopbackOnly, ownAddresses } from './door/origin.ts';
+import { ShopKey } from './door/shopKey.ts';
+import { trustApp } from './door/trustPage.ts';
+import { clearImports } from './files/import.ts';
+import { endStreams } from './http/stream.ts';
 import { loadFolder } from './loadFolder.ts';
 import { openStore } from './store/database.ts';
+import { welcome } from './welcome.ts';
 
 const {
   PORT = '4780',
-  HOST = '127.0.0.1',
+  HOST = '',
+  /** `lan`: https and the shop key; `http`: the key alone. Anything else: this machine only. */
+  PONDU_DOOR = '',
+  /** More names that this machine has in the shop's network, with commas. */
+  PONDU_NAMES = '',
   PONDU_DATA = 'data/pondu.sqlite',
   PONDU_LOG = 'warn',
   PONDU_LOAD = '',
   PONDU_WEB = 'web/dist',
+  /** For load tests alone. */
+  PONDU_CALLS_A_MINUTE = '6000',
 } = process.env;
 
 const logger = pino({ level: PONDU_LOG });
+const LOOPBACK = ['', '127.0.0.1', 'localhost', '::1'];
+const lan = PONDU_DOOR === 'lan' || PONDU_DOOR === 'http' || !LOOPBACK.includes(HOST);
+const secure = lan && PONDU_DOOR !== 'http';
+const host = HOST || (lan ? '0.0.0.0' : '127.0.0.1');
+const names = PONDU_NAMES.toLowerCase().split(',').filter(Boolean);
+
 const file = resolve(PONDU_DATA);
 await mkdir(dirname(file), { recursive: true });
 const store = await openStore(file);
-if (PONDU_LOAD) await loadFolder(store, resolve(PONDU_LOAD));
+await clearImports(store);
+const here = fileURLToPath(import.meta.url);
+const compute = computePool(join(dirname(here), here.endsWith('.ts') ? 'compute/worker.ts' : 'worker.js'));
+if (PONDU_LOAD) await loadFolder(store, compute.readImport, resolve(PONDU_LOAD));
 
-const server = createApp({ store, logger, webFolder: resolve(PONDU_WEB) }).listen(
-  Number(PORT),
-  HOST,
-  (error?: Error) => {
-    if (error) {
-      logger.fatal({ err: error }, `Cannot listen on ${HOST}:${PORT}`);
-      process.exit(1);
-    }
-    const { port } = server.address() as AddressInfo;
-    process.stdout.write(`Pondu is at http://${HOST}:${port}  (data in ${file})\n`);
-  },
-);
+const scheme = secure ? 'https' : 'http';
+const shownHosts = lan ? ownAddresses().filter((a) => !a.startsWith('[')) : [host];
+const key = lan ? new ShopKey() : undefined;
+const signed = secure ? await certificates(join(dirname(file), 'certificates'), names) : undefined;
+const addresses: string[] = [];
 
-/** Finishes what is being written, then goes. */
-function stop(): void {
-  server.close(() => void store.close().then(() => process.exit(0)));
-  server.closeIdleConnections();
-  setTimeout(() => process.exit(1), 8000).unref();
+const { app, summaries } = createApp({
+  store,
+  compute,
+  logger,
+  webFolder: resolve(PONDU_WEB),
+  door: { key, secure, addresses },
+  hosts: lan ? lanHosts(names) : loopbackOnly,
+  callsAMinute: Number(PONDU_CALLS_A_MINUTE),
+});
+const server = signed ? secureServer({ key: signed.key, cert: signed.cert }, app) : plainServer(app);
+const servers: Server[] = [server];
+const port = await listen(server, Number(PORT));
+addresses.push(...shownHosts.map((h) => `${scheme}://${h}:${port}`));
+let trust: string | undefined;
+if (signed) {
+  const plain = plainServer(trustApp(signed.authority, (h) => `https://${h}:${port}`));
+  servers.push(plain);
+  const plainPort = await listen(plain, Number(PORT) === 0 ? 0 : port + 1);
+  trust = `http://${shownHosts[0] ?? host}:${plainPort}`;
 }
-process.once('SIGINT', stop);
-process.once('SIGTERM', stop);
+process.stdout.write(await welcome({ addresses, file, key: key?.text, trust, authority: signed?.authority }));
+
+function listen(on: Server, wanted: number): Promise<number> {
+  return new Promise((done) => {
+    on.once('error', (error) => {
+      logger.fatal({ err: error }, `Cannot listen on ${host}:${wanted}`);
+      process.exit(1);
+    });
+    on.listen(wanted, host, () => done((on.address() as AddressInfo).port));
+  });
+}
+
+/** Finishes what is being written, then goes; streams and idle connections are not waited for. */
+async function stop(): Promise<void> {
+  setTimeout(() => process.exit(1), 8000).unref();
+  const closed = servers.map((s) => new Promise((done) => s.close(done)));
+  endStreams();
+  for (const s of servers) s.closeIdleConnections();
+  await summaries.close();
+  await Promise.race([Promise.all(closed), new Promise((done) => setTimeout(done, 1500).unref())]);
+  await compute.close();
+  await store.close();
+  process.exit(0);
+}
+process.once('SIGINT', () => void stop());
+process.once('SIGTERM', () => void stop());

@@ -1,18 +1,17 @@
-import { StrictMode } from 'react';
+import { StrictMode, type ComponentType } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { Shell } from './app/Shell.tsx';
 import { NotHere } from './app/NotHere.tsx';
 import './index.css';
+import { installable } from './offline/installable.ts';
 import { BaysPage } from './screens/bays/BaysPage.tsx';
-import { JobCardPage } from './screens/job/JobCardPage.tsx';
-import { JobPage } from './screens/job/JobPage.tsx';
-import { MachinePage } from './screens/machines/MachinePage.tsx';
-import { MachinesPage } from './screens/machines/MachinesPage.tsx';
-import { NewMachinePage } from './screens/machines/NewMachinePage.tsx';
-import { NewJobPage } from './screens/newJob/NewJobPage.tsx';
-import { YardPage } from './screens/yard/YardPage.tsx';
-import { ShopPage } from './screens/shop/ShopPage.tsx';
+
+/** A screen that is fetched when it is first opened. */
+const screen =
+  <K extends string>(load: () => Promise<Record<K, ComponentType>>, name: K) =>
+  async () => ({ Component: (await load())[name] });
+const job = screen(() => import('./screens/job/JobPage.tsx'), 'JobPage');
 
 const router = createBrowserRouter([
   {
@@ -22,15 +21,16 @@ const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { index: true, element: <BaysPage /> },
-      { path: 'new', element: <NewJobPage /> },
-      { path: 'jobs/:id', element: <JobPage /> },
-      { path: 'jobs/:id/card', element: <JobCardPage /> },
-      { path: 'jobs/:id/yard', element: <YardPage /> },
-      { path: 'jobs/:id/:stage', element: <JobPage /> },
-      { path: 'machines', element: <MachinesPage /> },
-      { path: 'machines/new', element: <NewMachinePage /> },
-      { path: 'machines/:id', element: <MachinePage /> },
-      { path: 'shop', element: <ShopPage /> },
+      { path: 'new', lazy: screen(() => import('./screens/newJob/NewJobPage.tsx'), 'NewJobPage') },
+      { path: 'jobs/:id', lazy: job },
+      { path: 'jobs/:id/card', lazy: screen(() => import('./screens/job/JobCardPage.tsx'), 'JobCardPage') },
+      { path: 'jobs/:id/yard', lazy: screen(() => import('./screens/yard/YardPage.tsx'), 'YardPage') },
+      { path: 'jobs/:id/:stage', lazy: job },
+      { path: 'machines', lazy: screen(() => import('./screens/machines/MachinesPage.tsx'), 'MachinesPage') },
+      { path: 'machines/new', lazy: screen(() => import('./screens/machines/NewMachinePage.tsx'), 'NewMachinePage') },
+      { path: 'machines/:id', lazy: screen(() => import('./screens/machines/MachinePage.tsx'), 'MachinePage') },
+      { path: 'shop', lazy: screen(() => import('./screens/shop/ShopPage.tsx'), 'ShopPage') },
+      { path: 'waiting', lazy: screen(() => import('./screens/waiting/WaitingPage.tsx'), 'WaitingPage') },
       { path: '*', element: <NotHere /> },
     ],
   },
@@ -41,3 +41,4 @@ createRoot(document.getElementById('root')!).render(
     <RouterProvider router={router} />
   </StrictMode>,
 );
+installable();

@@ -5,6 +5,9 @@ import type { Known, Layout, MachineParams } from './layout.ts';
 const keyOf = (s: MachineState) =>
   `${s.key}|${s.points}|${s.stopHeld ?? ''}|${s.told ?? ''}|${s.unplugged?.join() ?? ''}|${s.clipped?.join() ?? ''}`;
 
+/** The figures given leave a network that has no answer. */
+export class NoSolution extends Error {}
+
 /** A machine in the state in which an instrument finds it, all figures known. What was solved is kept by state. */
 export class Scene implements Known {
   readonly layout: Layout;
@@ -62,7 +65,7 @@ export class Scene implements Known {
     return this.base.network(state, only).changed(fresh, gone);
   }
 
-  /** Operating point of the machine as it stands. Throws if the layout itself cannot be solved: a fault of ours. */
+  /** Operating point of the machine as it stands. Throws NoSolution where its figures leave none. */
   solve(state: MachineState): OperatingPoint {
     const key = keyOf(state);
     let known = this.solutions.get(key);
@@ -78,7 +81,7 @@ export class Scene implements Known {
 
   private solved(network: Prepared, where: string): OperatingPoint {
     const result = network.operatingPoint();
-    if (!result.ok) throw new Error(`Layout ${this.layout.kind} does not solve in ${where}: ${result.code}`);
+    if (!result.ok) throw new NoSolution(`Layout ${this.layout.kind} does not solve in ${where}: ${result.code}`);
     return result;
   }
 

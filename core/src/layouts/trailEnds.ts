@@ -72,6 +72,7 @@ export const stopLine = {
       id: `stop-wire-${i + 1}`,
       label: tiedTo.length > 1 ? `Stop wire of cylinder ${i + 1}` : 'Stop wire',
       station: 'stop-wire',
+      ...(i > 0 ? { like: 'stop-wire-1' } : {}),
       kind: PARTS.wire,
       nodes: { a: node, b: `stop-${i + 1}` },
       // Broken, it does not stop the engine: a complaint of another trail.

@@ -28,6 +28,8 @@ export interface CurrentSource {
   a: NodeName;
   b: NodeName;
   amps: number;
+  /** How it moves in a transient; `amps` is its value at the operating point. */
+  wave?: Waveform;
 }
 export interface Switch {
   type: 'switch';

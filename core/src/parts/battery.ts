@@ -9,6 +9,8 @@ export const battery: PartKind = {
       label: 'Resting voltage',
       dimension: 'voltage',
       typical: (fit) => ({ low: fit.volts * (12.4 / 12), high: fit.volts * (12.75 / 12) }),
+      // A six-volt battery in a twelve-volt machine, or two in a row: nothing further is a battery.
+      reach: 2.1,
     },
     {
       id: 'ohms',

@@ -4,7 +4,14 @@ import { between, logBetween, OPEN_OHMS, type PartKind } from './part.ts';
 export const htLead: PartKind = {
   kind: 'high-tension lead',
   plates: [
-    { id: 'ohms', label: 'Resistance', dimension: 'resistance', typical: () => ({ low: 2500, high: 11000 }) },
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 2500, high: 11000 }),
+      // A copper lead has none.
+      least: 0,
+    },
     {
       id: 'shuntOhms',
       label: 'Insulation',

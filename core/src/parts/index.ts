@@ -71,5 +71,5 @@ export const PARTS = {
 export { contactMade } from './points.ts';
 export { fluxShare } from './ownCoil.ts';
 export { meltingAmps } from './fuse.ts';
-export { figuresIn, offTheShelf, OPEN_OHMS } from './part.ts';
+export { figuresIn, offTheShelf, OPEN_OHMS, rangeOf } from './part.ts';
 export type * from './part.ts';

@@ -18,6 +18,21 @@ export interface PlateSpec {
   readonly typical: (fit: FitOut) => Band;
   /** Figures that nobody looks up (the resistance of a sound joint) are not offered for editing. */
   readonly hidden?: boolean;
+  /** How many times below and above the typical band a figure may lie; 100 unless given. */
+  readonly reach?: number;
+  /** Where the reach is not what bounds it: a copper lead has no resistance, a cam no more than its turn. */
+  readonly least?: number;
+  readonly most?: number;
+}
+
+/** The machine is known to solve with a figure this many times off what is typical; `ranges.test.ts` tries it. */
+const REACH = 100;
+
+/** Between which ends a figure is taken. SI. */
+export function rangeOf(spec: PlateSpec, fit: FitOut): Band {
+  const { low, high } = spec.typical(fit);
+  const reach = spec.reach ?? REACH;
+  return { low: spec.least ?? low / reach, high: spec.most ?? high * reach };
 }
 
 /** What a part adds to the path of the spark. Ohms, volts, farads. */
@@ -99,6 +114,8 @@ export interface PartInstance {
   /** Only these ways of failing; all when absent. */
   readonly fails?: readonly string[];
   readonly cylinder?: number;
+  /** The part whose given figures and prices hold for this one too, unless it has its own. */
+  readonly like?: string;
   /** Not in the machine's low-voltage network (the spark's side): an ohmmeter meets it only on the bench. */
   readonly apart?: boolean;
 }

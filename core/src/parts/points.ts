@@ -14,6 +14,8 @@ export const points: PartKind = {
       label: 'Dwell',
       dimension: 'angle',
       typical: (fit) => ({ low: (360 / fit.cylinders) * 0.57, high: (360 / fit.cylinders) * 0.68 }),
+      // Beyond this the points would never open.
+      reach: 1.45,
     },
     {
       id: 'ohms',
@@ -107,7 +109,7 @@ export const twinPoints: PartKind = {
   kind: 'points of one coil',
   plates: points.plates.map((plate) =>
     plate.id === 'dwellDegrees'
-      ? { ...plate, typical: () => ({ low: 95, high: 125 }) }
+      ? { ...plate, typical: () => ({ low: 95, high: 125 }), reach: 2.5 }
       : plate.id === 'gapMetres'
         ? { ...plate, typical: () => ({ low: 0.33e-3, high: 0.43e-3 }) }
         : plate,
@@ -119,6 +121,6 @@ export const flywheelPoints: PartKind = {
   ...points,
   kind: 'flywheel points',
   plates: points.plates.map((plate) =>
-    plate.id === 'dwellDegrees' ? { ...plate, typical: () => ({ low: 115, high: 140 }) } : plate,
+    plate.id === 'dwellDegrees' ? { ...plate, typical: () => ({ low: 115, high: 140 }), reach: 2.5 } : plate,
   ),
 };

@@ -30,6 +30,10 @@ export const conditionsSchema = z.object({
 });
 export type Conditions = z.infer<typeof conditionsSchema>;
 
+/** Who wrote it down, and on which device; absent on a machine without devices that are known by name. */
+export const bySchema = z.object({ device: z.string().max(60), initials: z.string().max(6) });
+export type By = z.infer<typeof bySchema>;
+
 export const readingSchema = conditionsSchema
   .extend({
     id: z.string().min(1).max(64),
@@ -41,6 +45,7 @@ export const readingSchema = conditionsSchema
     at: z.iso.datetime(),
     /** The reading that this one corrects. */
     supersedes: z.string().max(64).optional(),
+    by: bySchema.optional(),
   })
   .meta({ id: 'Reading' });
 export type Reading = z.infer<typeof readingSchema>;
@@ -57,6 +62,7 @@ export const fixSchema = z
     money: z.number().min(0).max(1e6).default(0),
     temporary: z.boolean().default(false),
     at: z.iso.datetime(),
+    by: bySchema.optional(),
   })
   .meta({ id: 'Fix' });
 export type Fix = z.infer<typeof fixSchema>;
@@ -70,6 +76,7 @@ export const causeSchema = z
     found: z.enum(['found', 'ruled out', 'not looked for']),
     note: z.string().max(1000).default(''),
     at: z.iso.datetime(),
+    by: bySchema.optional(),
   })
   .meta({ id: 'Cause' });
 export type Cause = z.infer<typeof causeSchema>;
@@ -82,6 +89,7 @@ export const settingSchema = z
     foundAt: z.number().nullable().default(null),
     leftAt: z.number(),
     at: z.iso.datetime(),
+    by: bySchema.optional(),
   })
   .meta({ id: 'Setting' });
 export type Setting = z.infer<typeof settingSchema>;
@@ -93,6 +101,7 @@ export const snagSchema = z
     weight: z.enum(['danger', 'reliability', 'looks']),
     done: z.boolean().default(false),
     at: z.iso.datetime(),
+    by: bySchema.optional(),
   })
   .meta({ id: 'Snag' });
 export type Snag = z.infer<typeof snagSchema>;

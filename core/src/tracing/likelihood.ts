@@ -42,8 +42,12 @@ function stray(check: Check, value: ReadingValue): number {
   return TOUCHES_NOTHING * nothing + (1 - TOUCHES_NOTHING) * anywhere;
 }
 
+/** Only words that the check itself can show: a stored one may be anything. */
+const share = (shares: Readonly<Record<string, number>>, word: string): number =>
+  Object.hasOwn(shares, word) ? shares[word]! : 0;
+
 function meant(check: Check, predicted: Predicted, value: ReadingValue, member: number): number {
-  if (predicted.kind === 'word') return value.kind === 'word' ? (predicted.shares[member]![value.word] ?? 0) : 0;
+  if (predicted.kind === 'word') return value.kind === 'word' ? share(predicted.shares[member]!, value.word) : 0;
   if (value.kind === 'open') return predicted.open[member]!;
   const at = predicted.at[member]!;
   if (value.kind !== 'number' || Number.isNaN(at)) return 0;

@@ -1,6 +1,13 @@
 import { checksOf, type Check } from '../checks/index.ts';
 import { buildLayout, type Layout } from '../layouts/index.ts';
-import type { Band, FaultMode, PartInstance, PlateSpec, RepairSpec } from '../parts/index.ts';
+import {
+  rangeOf,
+  type Band,
+  type FaultMode,
+  type PartInstance,
+  type PlateSpec,
+  type RepairSpec,
+} from '../parts/index.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody, PlateValue } from '../schema/machine.ts';
 
@@ -18,6 +25,8 @@ export interface ModelRepair extends RepairSpec {
   readonly id: string;
   readonly part: PartInstance;
   readonly station: string;
+  /** Its price is that of the first one's part unless it has its own: nobody prices each plug apart. */
+  readonly follows: string | undefined;
 }
 
 export interface Plate extends PlateValue {
@@ -25,6 +34,8 @@ export interface Plate extends PlateValue {
   readonly id: string;
   readonly spec: PlateSpec;
   readonly part: PartInstance;
+  /** Between which ends the machine can be computed. */
+  readonly range: Band;
 }
 
 /** One machine as the core sees it: trail, figures, ways to fail, ways to mend, what can be checked. */
@@ -36,26 +47,48 @@ export interface Model {
   readonly checks: readonly Check[];
 }
 
-/** What is given for the first cylinder's lead, plug or repair holds for the others too, unless they have their own. */
-const firstOf = (id: string): string => id.replace(/-\d+\./, '-1.');
-const own = <V>(given: Readonly<Record<string, V>>, id: string): V | undefined => given[id] ?? given[firstOf(id)];
+/**
+ * What is given for the first cylinder's lead, plug or repair holds for the others too: the part of the same kind, at
+ * the same place among its cylinder's, of cylinder 1. Things that an owner added are each their own.
+ */
+export function followedBy(part: PartInstance, parts: readonly PartInstance[]): string | undefined {
+  if (part.like !== undefined || (part.cylinder ?? 1) === 1) return part.like;
+  const of = (cylinder: number) => parts.filter((p) => p.kind === part.kind && p.cylinder === cylinder);
+  return of(1)[of(part.cylinder!).indexOf(part)]?.id;
+}
 
-function plateOf(part: PartInstance, spec: PlateSpec, machine: MachineBody): Plate {
+const given = <V>(all: Readonly<Record<string, V>>, id: string): V | undefined =>
+  Object.hasOwn(all, id) ? all[id] : undefined;
+
+function plateOf(part: PartInstance, followed: string | undefined, spec: PlateSpec, machine: MachineBody): Plate {
   const id = `${part.id}.${spec.id}`;
   const typical: Band = spec.typical(machine.fitOut);
-  return { id, spec, part, ...(own(machine.plates, id) ?? { ...typical, source: 'typical', note: '' }) };
+  const own = given(machine.plates, id) ?? given(machine.plates, `${followed}.${spec.id}`);
+  return {
+    id,
+    spec,
+    part,
+    range: rangeOf(spec, machine.fitOut),
+    ...(own ?? { ...typical, source: 'typical', note: '' }),
+  };
 }
 
 export function buildModel(machine: MachineBody, house: House): Model {
   const layout = buildLayout(machine.fitOut);
+  const followed = new Map(layout.parts.map((part) => [part, followedBy(part, layout.parts)]));
   const plates = new Map(
-    layout.parts.flatMap((part) => part.kind.plates.map((spec) => plateOf(part, spec, machine))).map((p) => [p.id, p]),
+    layout.parts
+      .flatMap((part) => part.kind.plates.map((spec) => plateOf(part, followed.get(part), spec, machine)))
+      .map((p) => [p.id, p]),
   );
   const repairs = new Map(
     layout.parts.flatMap((part) =>
       part.kind.repairs.map((r): [string, ModelRepair] => {
         const id = `${part.id}.${r.id}`;
-        return [id, { ...r, ...own(house.repairs, id), id, part, station: part.station }];
+        const first = followed.get(part);
+        const follows = first === undefined ? undefined : `${first}.${r.id}`;
+        const cost = given(house.repairs, id) ?? (follows === undefined ? undefined : given(house.repairs, follows));
+        return [id, { ...r, ...cost, id, part, station: part.station, follows }];
       }),
     ),
   );

@@ -1,17 +1,37 @@
 import type { Check } from '../checks/index.ts';
-import { INSTRUMENTS } from '../instruments/index.ts';
-import type { FitOut } from '../schema/machine.ts';
+import { fromRuler, INSTRUMENTS } from '../instruments/index.ts';
+import type { Dimension } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
+import type { Weigher } from './belief.ts';
+import type { ModelFault } from './model.ts';
 
-/** Beyond these a reading is possible only with the meter on another range or the leads elsewhere. SI. */
-const FARTHEST = { length: 5e-3, capacitance: 20e-6, resistance: 1e9, angle: 360 } as const;
-const VOLTS_OVER_NOMINAL = 1.6;
+/** So many times the farthest that anything on this machine would show, a reading is asked about. */
+const FARTHER = 1.6;
 
-/** Whether to ask "is the meter on the right range?" before taking a reading. It may still stand. */
-export function absurd(check: Check, value: ReadingValue, fit: FitOut): boolean {
+/** No workshop meter shows more. */
+const MOST_OHMS = 1e9;
+
+/** The farthest from nothing that the check shows with these faults, SI; 0 where it shows OL alone. */
+function farthest(weigher: Weigher, check: Check, dimension: Dimension, faults: readonly ModelFault[]): number {
+  const predicted = weigher.ensemble(faults).predict(check);
+  if (predicted.kind === 'word') return 0;
+  return predicted.at.reduce(
+    (most, u) => (Number.isNaN(u) ? most : Math.max(most, Math.abs(fromRuler(u, dimension)))),
+    0,
+  );
+}
+
+/**
+ * Whether to ask "is the meter on the right range?" before taking a reading: it lies well beyond what this check shows
+ * on this machine, sound or with any one fault.  It may still stand.
+ */
+export function absurd(weigher: Weigher, check: Check, value: ReadingValue): boolean {
   if (value.kind !== 'number') return false;
-  const dimension = INSTRUMENTS[check.instrument].dimension;
-  if (dimension === 'voltage') return Math.abs(value.value) > VOLTS_OVER_NOMINAL * fit.volts;
-  const most = FARTHEST[dimension as keyof typeof FARTHEST];
-  return most !== undefined && Math.abs(value.value) > most;
+  const { dimension } = INSTRUMENTS[check.instrument];
+  if (dimension === undefined) return false;
+  const size = Math.abs(value.value);
+  const within = (faults: readonly ModelFault[]) => size <= FARTHER * farthest(weigher, check, dimension, faults);
+  // Ohms run on to OL with any broken joint, and a hand on the probes shows megohms.
+  if (dimension === 'resistance') return size > MOST_OHMS;
+  return !within([]) && !weigher.model.faults.some((fault) => within([fault]));
 }

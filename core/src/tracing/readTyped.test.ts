@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { house, machine } from '../__tests__/machines.ts';
-import { absurd } from './plausible.ts';
 import { readTyped } from './readTyped.ts';
 import { Tracer } from './trace.ts';
 
-const { weigher, model } = new Tracer(machine(), house);
+const { weigher } = new Tracer(machine(), house);
 const check = (id: string) => weigher.check(id)!;
 
 describe('a reading as typed, in the terms of its check', () => {
@@ -19,12 +18,5 @@ describe('a reading as typed, in the terms of its check', () => {
       failure: { code: 'wrong-dimension' },
     });
     expect(readTyped(check('spark-coil-lead'), 'purple')).toMatchObject({ ok: false, failure: { code: 'not-a-word' } });
-  });
-  it('asks about what no machine of this kind can show', () => {
-    const { fit } = model.layout;
-    expect(absurd(check('battery-rest'), { kind: 'number', value: 126 }, fit)).toBe(true);
-    expect(absurd(check('battery-rest'), { kind: 'number', value: 12.6 }, fit)).toBe(false);
-    expect(absurd(check('points-gap'), { kind: 'number', value: 0.4 }, fit)).toBe(true);
-    expect(absurd(check('coil-primary'), { kind: 'open' }, fit)).toBe(false);
   });
 });

@@ -74,7 +74,7 @@ const FAILED_BELOW = 0.2;
 /** Whether a reading is what a sound machine would give. */
 export function passes(weigher: Weigher, check: Check, value: ReadingValue): boolean {
   const { well, dimension } = ruler(weigher, check, []);
-  if (value.kind === 'word') return (well.words[value.word] ?? 0) >= FAILED_BELOW;
+  if (value.kind === 'word') return Object.hasOwn(well.words, value.word) && well.words[value.word]! >= FAILED_BELOW;
   if (value.kind === 'open') return well.openShare > 0;
   if (!dimension) return false;
   const u = toRuler(value.value, dimension);

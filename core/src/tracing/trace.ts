@@ -222,18 +222,35 @@ function settled(belief: Belief, strays: readonly Stray[]): Set<string> {
   return repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
 }
 
-const TRACERS_KEPT = 6;
-const tracers = new Map<string, Tracer>();
+/** Tracers with what they have simulated; the least lately used go first. */
+export class TracerCache {
+  private readonly tracers = new Map<string, Tracer>();
+  private readonly most: number;
 
-/** The tracer of this machine under these house rules; the last few are kept, with what they have simulated. */
-export function tracerFor(machine: MachineBody, house: House): Tracer {
-  const key = JSON.stringify([machine.fitOut, machine.plates, machine.worth, house]);
-  const tracer = tracers.get(key) ?? new Tracer(machine, house);
-  tracers.delete(key);
-  tracers.set(key, tracer);
-  for (const oldest of tracers.keys()) if (tracers.size > TRACERS_KEPT) tracers.delete(oldest);
-  return tracer;
+  constructor(most: number) {
+    this.most = most;
+  }
+  get size(): number {
+    return this.tracers.size;
+  }
+  for(machine: MachineBody, house: House): Tracer {
+    const key = JSON.stringify([machine.fitOut, machine.plates, machine.worth, house]);
+    const tracer = this.tracers.get(key) ?? new Tracer(machine, house);
+    this.tracers.delete(key);
+    this.tracers.set(key, tracer);
+    while (this.tracers.size > this.most) this.dropOldest();
+    return tracer;
+  }
+  dropOldest(): void {
+    for (const oldest of this.tracers.keys()) return void this.tracers.delete(oldest);
+  }
 }
+
+const TRACERS_KEPT = 6;
+const tracers = new TracerCache(TRACERS_KEPT);
+
+/** The tracer of this machine under these house rules; the last few are kept. */
+export const tracerFor = (machine: MachineBody, house: House): Tracer => tracers.for(machine, house);
 
 /** Pure: suspects, next check and verdict from the machine, what was complained of, and what has happened. */
 export function trace(

@@ -51,6 +51,8 @@ export interface RepairView {
   minutes: number;
   money: number;
   goesWith: string;
+  /** The repair whose price holds for this one too. */
+  follows: string | null;
 }
 export interface SuspectView {
   faultId: string;
@@ -109,6 +111,7 @@ export const repairView = (r: ModelRepair): RepairView => ({
   minutes: r.minutes,
   money: r.money,
   goesWith: r.goesWith ?? '',
+  follows: r.follows ?? null,
 });
 
 function verdictView(verdict: Trace['verdict']): VerdictView {
@@ -207,12 +210,14 @@ export interface PlateView extends PlateValue {
   part: string;
   figure: string;
   dimension: Dimension;
+  /** Between which ends the machine can be computed. */
+  range: { readonly low: number; readonly high: number };
 }
 /** Plate values in force that a person would look up. */
 export const platesView = (model: Model): PlateView[] =>
   [...model.plates.values()]
     .filter((p) => !p.spec.hidden && (p.part.cylinder ?? 1) === 1)
-    .map(({ id, low, high, source, note, spec, part }) => ({
+    .map(({ id, low, high, source, note, spec, part, range }) => ({
       id,
       part: part.cylinder === undefined ? part.label : `${part.label.replace(/ \d+$/, '')}s`,
       figure: spec.label,
@@ -221,6 +226,7 @@ export const platesView = (model: Model): PlateView[] =>
       high,
       source,
       note,
+      range,
     }));
 
 export interface SettingView {

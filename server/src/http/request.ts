@@ -2,17 +2,26 @@ import type { Request } from 'express';
 import type { z } from 'zod';
 import { fieldsOf, invalid, Problem } from './problem.ts';
 
-/** Reads the body by a schema; every field that is wrong is named. */
-export function body<S extends z.ZodType>(req: Request, schema: S): z.output<S> {
-  const parsed = schema.safeParse(req.body ?? {});
+function read<S extends z.ZodType>(given: unknown, schema: S): z.output<S> {
+  const parsed = schema.safeParse(given);
   if (!parsed.success) throw invalid(fieldsOf(parsed.error));
   return parsed.data;
 }
 
-export function query<S extends z.ZodType>(req: Request, schema: S): z.output<S> {
-  const parsed = schema.safeParse(req.query);
-  if (!parsed.success) throw invalid(fieldsOf(parsed.error));
-  return parsed.data;
+/** Reads the body by a schema; every field that is wrong is named. A call without a body is one with an empty one. */
+export const body = <S extends z.ZodType>(req: Request, schema: S): z.output<S> => read(req.body ?? {}, schema);
+
+export const query = <S extends z.ZodType>(req: Request, schema: S): z.output<S> => read(req.query, schema);
+
+/**
+ * What is stored with what was sent laid over it, read by the whole schema: a field that is not mentioned stays as it
+ * is, and never falls back to a default.
+ */
+export function over<S extends z.ZodType>(req: Request, stored: object, schema: S): z.output<S> {
+  const sent: unknown = req.body ?? {};
+  if (typeof sent !== 'object' || sent === null || Array.isArray(sent))
+    throw invalid([{ field: '', message: 'Send an object with the fields to change.' }]);
+  return read({ ...stored, ...sent }, schema);
 }
 
 /** The version that a write was based on, from `If-Match: "3"`. Absent means: write over whatever is there. */
@@ -29,4 +38,9 @@ export function expectedVersion(req: Request): number | undefined {
   return Number(match[1]);
 }
 
-export const param = (req: Request, name: string): string => String(req.params[name] ?? '');
+/** SQLite takes a NUL for the end of a text: no id has one. */
+export function param(req: Request, name: string): string {
+  const given = String(req.params[name] ?? '');
+  if (given.includes('\0')) throw new Problem(400, 'bad-address', 'The address cannot be read.');
+  return given;
+}

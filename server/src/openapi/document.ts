@@ -1,6 +1,6 @@
-import { meterQuerySchema } from '../routes/meter.ts';
 import { OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-openapi';
 import { houseSchema, machineBodySchema, ponduFileSchema } from '@pondu/core/schema';
+import { newMachineSchema } from '../routes/machines.ts';
 import { z } from 'zod';
 import * as schemas from '../routes/schemas.ts';
 
@@ -25,17 +25,18 @@ interface Call {
 
 /** The calls, one line each; bodies are the very schemas that the routes read with. */
 const CALLS: readonly Call[] = [
-  { method: 'get', path: '/api/machines', summary: 'All machines' },
+  { method: 'get', path: '/api/machines', summary: 'Machines, a page at a time', query: schemas.machinesQuerySchema },
   {
     method: 'post',
     path: '/api/machines',
     summary: 'Add a machine from its fit-out and plate values',
-    sends: machineBodySchema,
+    sends: newMachineSchema,
   },
   { method: 'get', path: '/api/machines/{id}', summary: 'One machine' },
   { method: 'put', path: '/api/machines/{id}', summary: 'Change a machine', sends: machineBodySchema, versioned: true },
   { method: 'delete', path: '/api/machines/{id}', summary: 'Put a machine away' },
   { method: 'post', path: '/api/machines/{id}/restore', summary: 'Bring it back' },
+  { method: 'get', path: '/api/machines/{id}/snags', summary: 'Snags of its jobs that are still open' },
   { method: 'get', path: '/api/machines/{id}/checks', summary: 'Its checks, with expected readings' },
   { method: 'get', path: '/api/machines/{id}/plates', summary: 'Its plate values in force' },
   { method: 'get', path: '/api/machines/{id}/export', summary: 'Machine and jobs as .pondu.json' },
@@ -49,9 +50,14 @@ const CALLS: readonly Call[] = [
     method: 'get',
     path: '/api/machines/{id}/meter',
     summary: 'Simulated meter: a stream of what it shows on this machine with a hidden fault',
-    query: meterQuerySchema,
+    query: schemas.meterQuerySchema,
   },
-  { method: 'get', path: '/api/jobs', summary: 'All jobs' },
+  {
+    method: 'get',
+    path: '/api/jobs',
+    summary: 'Jobs without their events, a page at a time',
+    query: schemas.jobsQuerySchema,
+  },
   { method: 'post', path: '/api/jobs', summary: 'Open a job', sends: schemas.newJobSchema },
   { method: 'get', path: '/api/jobs/{id}', summary: 'One job with its events and snags' },
   {
@@ -120,6 +126,16 @@ const CALLS: readonly Call[] = [
   { method: 'post', path: '/api/import', summary: 'Read a .pondu.json', sends: ponduFileSchema },
   { method: 'get', path: '/api/schema/pondu-file.json', summary: 'JSON Schema of .pondu.json' },
   { method: 'get', path: '/api/backup.sqlite', summary: 'The data file' },
+  { method: 'get', path: '/api/health', summary: 'Whether it answers' },
+  { method: 'get', path: '/api/openapi.json', summary: 'This document' },
+  { method: 'get', path: '/api/changes', summary: 'What changes, as it changes: a stream of server-sent events' },
+  { method: 'post', path: '/api/bays/wanted', summary: 'Bays to work out first', sends: schemas.wantedSchema },
+  { method: 'get', path: '/api/journal', summary: 'Changes of house rules and machines' },
+  { method: 'post', path: '/api/journal/{seq}/put-back', summary: 'Put back what stood before a change' },
+  { method: 'get', path: '/api/door', summary: 'This device, the others, and the key for the next one' },
+  { method: 'post', path: '/api/door/enter', summary: 'Let this device in', sends: schemas.enterSchema },
+  { method: 'put', path: '/api/door/me', summary: 'Name this device', sends: schemas.namedSchema },
+  { method: 'delete', path: '/api/door/devices/{id}', summary: 'Put a device out' },
 ];
 
 export function openApiDocument() {

@@ -1,33 +1,53 @@
-import { mkdtemp, rm } from 'node:fs/promises';
+import { createReadStream } from 'node:fs';
+import { mkdtemp, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { ponduFileSchema } from '@pondu/core/schema';
-import { Router } from 'express';
+import { Router, type Response } from 'express';
 import { z } from 'zod';
-import { body, param } from '../http/request.ts';
+import type { Compute } from '../compute/compute.ts';
+import { exportable, exportFile } from '../files/export.ts';
+import { importStream } from '../files/import.ts';
+import { param } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
-import { exportFile, importFile } from '../store/files.ts';
 
-export function fileRoutes(store: Store): Router {
+export function fileRoutes(store: Store, compute: Compute): Router {
   const routes = Router();
-  routes.get('/export', async (_req, res) => {
-    res.attachment('workshop.pondu.json').json(await exportFile(store));
-  });
+  const send = (res: Response, name: string, machineId?: string) =>
+    store.snapshot(async (transaction) => {
+      res.attachment(name).type('application/json');
+      await pipeline(Readable.from(exportFile(store, transaction, machineId)), res).catch((error: unknown) => {
+        // Gone before the end: nobody is left to be told.
+        if (!res.destroyed) throw error;
+      });
+    });
+  routes.get('/export', (_req, res) => send(res, 'workshop.pondu.json'));
   routes.get('/machines/:id/export', async (req, res) => {
-    res.attachment('machine.pondu.json').json(await exportFile(store, param(req, 'id')));
+    await exportable(store, param(req, 'id'));
+    await send(res, 'machine.pondu.json', param(req, 'id'));
   });
   routes.post('/import', async (req, res) => {
-    res.status(201).json(await importFile(store, body(req, ponduFileSchema)));
+    res.status(201).json(await importStream(store, compute.readImport, req));
   });
   routes.get('/schema/pondu-file.json', (_req, res) => {
     res.json(z.toJSONSchema(ponduFileSchema, { io: 'input' }));
   });
-  /** The whole data file as SQLite, consistent while others write. */
+  /** The whole data file as SQLite, consistent while others write; made for this request, so it has no ranges. */
   routes.get('/backup.sqlite', async (_req, res) => {
     const folder = await mkdtemp(join(tmpdir(), 'pondu-backup-'));
-    const file = join(folder, 'pondu-backup.sqlite');
-    await store.backup(file);
-    res.download(file, 'pondu-backup.sqlite', () => void rm(folder, { recursive: true, force: true }));
+    try {
+      const file = join(folder, 'pondu-backup.sqlite');
+      await store.backup(file);
+      res.attachment('pondu-backup.sqlite').set('Accept-Ranges', 'none');
+      res.set('Content-Length', String((await stat(file)).size));
+      await pipeline(createReadStream(file), res).catch((error: unknown) => {
+        if (!res.destroyed) throw error;
+      });
+    } finally {
+      await rm(folder, { recursive: true, force: true });
+    }
   });
   return routes;
 }

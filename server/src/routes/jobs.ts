@@ -1,207 +1,146 @@
 import { randomUUID } from 'node:crypto';
-import {
-  absurd,
-  causesView,
-  proofView,
-  readTyped,
-  ruler,
-  settingsView,
-  traceCauses,
-  tracerFor,
-  traceView,
-  type Tracer,
-} from '@pondu/core';
-import type { JobBody, Reading } from '@pondu/core/schema';
-import { Router } from 'express';
-import { invalid, notFound, Problem } from '../http/problem.ts';
+import { snagSchema, type JobBody, type JobEvent, type Reading } from '@pondu/core/schema';
+import { Router, type Request, type Response } from 'express';
+import type { Compute } from '../compute/compute.ts';
+import type { OfJob } from '../compute/tasks.ts';
+import type { Summaries } from '../compute/summaries.ts';
+import { invalid, Problem } from '../http/problem.ts';
 import { body, expectedVersion, param, query } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
-import {
-  addEvent,
-  createJob,
-  getJob,
-  listJobs,
-  putSnag,
-  setJobDeleted,
-  updateJob,
-  type StoredJob,
-} from '../store/jobs.ts';
+import { addEvent, createJob, getJob, putSnag, setJobDeleted, updateJob } from '../store/jobs.ts';
+import { jobRows } from '../store/lists.ts';
 import { getMachine } from '../store/machines.ts';
+import { enteredAt, entry } from './entries.ts';
 import * as schemas from './schemas.ts';
-import { readingsCsv } from './readingsCsv.ts';
-import { parseWords } from './parseWords.ts';
 
-const now = () => new Date().toISOString();
-
-async function withTracer(store: Store, id: string): Promise<{ stored: StoredJob; tracer: Tracer }> {
-  const stored = await getJob(store, id);
-  const { machine } = await getMachine(store, stored.machineId);
-  return { stored, tracer: tracerFor(machine, (await readHouse(store)).house) };
-}
-
-const checkOf = (tracer: Tracer, id: string) => {
-  const check = tracer.weigher.check(id);
-  if (!check) throw notFound('check on this machine', id);
-  return check;
-};
-
-function readingOf(tracer: Tracer, sent: ReturnType<typeof schemas.newReadingSchema.parse>): Reading {
-  const check = checkOf(tracer, sent.checkId);
-  const { confirmed, id, typed, value, supersedes, ...rest } = sent;
-  const read = typed === undefined ? { ok: true as const, value: value! } : readTyped(check, typed);
-  if (!read.ok) throw invalid([{ field: 'typed', message: parseWords(read.failure) }]);
-  if (absurd(check, read.value, tracer.model.layout.fit) && !confirmed)
-    throw new Problem(
-      422,
-      'absurd',
-      'Is the meter on the right range, and are the leads where they belong? Confirm to let the reading stand.',
-      {
-        fields: [{ field: 'typed', message: 'Far outside what this machine can show.' }],
-      },
-    );
-  return {
-    ...rest,
-    value: read.value,
-    typed: typed ?? '',
-    id: id ?? randomUUID(),
-    at: now(),
-    ...(supersedes ? { supersedes } : {}),
-  };
-}
-
-export function jobRoutes(store: Store): Router {
+export function jobRoutes(store: Store, compute: Compute, summaries: Summaries): Router {
   const routes = Router();
+  const id = (req: Request) => param(req, 'id');
 
-  routes.get('/', async (_req, res) => void res.json(await listJobs(store)));
+  /** A job with its machine and the house rules: what everything that is worked out needs. */
+  async function ofJob(req: Request): Promise<OfJob> {
+    const { job, events, machineId } = await getJob(store, id(req));
+    const { machine } = await getMachine(store, machineId);
+    const { house } = await readHouse(store);
+    return { job, events, machine, house };
+  }
+  const add = async (req: Request, res: Response, event: JobEvent) =>
+    void res.status(201).json(await addEvent(store, id(req), event, expectedVersion(req)));
+
+  routes.get('/', async (req, res) => {
+    const found = await jobRows(store, query(req, schemas.jobsQuerySchema));
+    res.json(found);
+    summaries.want(
+      found.rows.filter((r) => r.summary === null && r.job && r.job.stage !== 'closed' && !r.awayAt).map((r) => r.id),
+    );
+  });
   routes.post('/', async (req, res) => {
-    const { machineId, title, complaint } = body(req, schemas.newJobSchema);
+    const { machineId, title, complaint, id: given, at } = body(req, schemas.newJobSchema);
     const job: JobBody = {
       title,
       complaint,
       stage: 'look',
       waitsFor: '',
-      openedAt: now(),
+      openedAt: enteredAt(at),
       closedAt: null,
       closedBecause: '',
     };
-    const made = await createJob(store, machineId, job);
+    const made = await createJob(store, machineId, job, given);
     res.status(201).location(`/api/jobs/${made.id}`).json(made);
   });
-  routes.get('/:id', async (req, res) => void res.json(await getJob(store, param(req, 'id'))));
+  routes.get('/:id', async (req, res) => void res.json(await getJob(store, id(req))));
   routes.patch('/:id', async (req, res) => {
-    const patch = body(req, schemas.jobPatchSchema) as Partial<JobBody>;
-    // Reopening a closed job takes its closing back.
-    const reopened = patch.stage !== undefined && patch.stage !== 'closed' ? { closedAt: null, closedBecause: '' } : {};
+    const { complaint = {}, ...patch } = body(req, schemas.jobPatchSchema);
     if (patch.stage === 'closed')
       throw new Problem(422, 'close-by-name', 'Close a job at /close, where its proof is asked for.');
-    res.json(await updateJob(store, param(req, 'id'), { ...patch, ...reopened }, expectedVersion(req)));
+    // Reopening a closed job takes its closing back.
+    const reopened = patch.stage === undefined ? {} : { closedAt: null, closedBecause: '' };
+    const laid = (job: JobBody): JobBody =>
+      given({ ...job, ...given(patch), ...reopened, complaint: { ...job.complaint, ...given(complaint) } }) as JobBody;
+    res.json(await updateJob(store, id(req), laid, expectedVersion(req)));
   });
   routes.delete('/:id', async (req, res) => {
-    await setJobDeleted(store, param(req, 'id'), true);
+    await setJobDeleted(store, id(req), true);
     res.status(204).end();
   });
   routes.post('/:id/restore', async (req, res) => {
-    await setJobDeleted(store, param(req, 'id'), false);
-    res.json(await getJob(store, param(req, 'id')));
+    await setJobDeleted(store, id(req), false);
+    res.json(await getJob(store, id(req)));
   });
 
   routes.post('/:id/readings', async (req, res) => {
-    const { tracer } = await withTracer(store, param(req, 'id'));
-    const reading = readingOf(tracer, body(req, schemas.newReadingSchema));
-    res.status(201).json(await addEvent(store, param(req, 'id'), { type: 'reading', reading }, expectedVersion(req)));
+    const sent = body(req, schemas.newReadingSchema);
+    const { machine, house } = await ofJob(req);
+    const value = await compute.run('reading', { machine, house, sent });
+    const { confirmed: _confirmed, supersedes, soakMinutes, typed = '', value: _value, ...rest } = sent;
+    const reading: Reading = {
+      ...entry(req, rest),
+      value,
+      typed,
+      ...(soakMinutes === undefined ? {} : { soakMinutes }),
+      ...(supersedes ? { supersedes } : {}),
+    };
+    await add(req, res, { type: 'reading', reading });
   });
-  routes.post('/:id/fixes', async (req, res) => {
-    const { id = randomUUID(), ...sent } = body(req, schemas.newFixSchema);
-    res
-      .status(201)
-      .json(
-        await addEvent(store, param(req, 'id'), { type: 'fix', fix: { ...sent, id, at: now() } }, expectedVersion(req)),
-      );
-  });
-  routes.post('/:id/causes', async (req, res) => {
-    const { id = randomUUID(), ...sent } = body(req, schemas.newCauseSchema);
-    res
-      .status(201)
-      .json(
-        await addEvent(
-          store,
-          param(req, 'id'),
-          { type: 'cause', cause: { ...sent, id, at: now() } },
-          expectedVersion(req),
-        ),
-      );
-  });
-  routes.post('/:id/settings', async (req, res) => {
-    const { id = randomUUID(), ...sent } = body(req, schemas.newSettingSchema);
-    res
-      .status(201)
-      .json(
-        await addEvent(
-          store,
-          param(req, 'id'),
-          { type: 'setting', setting: { ...sent, id, at: now() } },
-          expectedVersion(req),
-        ),
-      );
-  });
+  routes.post('/:id/fixes', (req, res) =>
+    add(req, res, { type: 'fix', fix: entry(req, body(req, schemas.newFixSchema)) }),
+  );
+  routes.post('/:id/causes', (req, res) =>
+    add(req, res, { type: 'cause', cause: entry(req, body(req, schemas.newCauseSchema)) }),
+  );
+  routes.post('/:id/settings', (req, res) =>
+    add(req, res, { type: 'setting', setting: entry(req, body(req, schemas.newSettingSchema)) }),
+  );
   routes.post('/:id/snags', async (req, res) => {
-    const { id = randomUUID(), ...sent } = body(req, schemas.newSnagSchema);
-    res.status(201).json(await putSnag(store, param(req, 'id'), { ...sent, id, at: now() }, expectedVersion(req)));
+    const { id: snagId = randomUUID(), ...sent } = body(req, schemas.snagPatchSchema);
+    // One that is there keeps what is not mentioned, and when it was noticed.
+    const laid = (known: object) => {
+      const read = snagSchema.safeParse({ ...entry(req, { ...given(sent), id: snagId }), ...known, ...given(sent) });
+      if (read.success) return read.data;
+      throw invalid(read.error.issues.map((i) => ({ field: i.path.join('.'), message: i.message })));
+    };
+    res.status(201).json(await putSnag(store, id(req), snagId, laid, expectedVersion(req)));
   });
 
   routes.get('/:id/trace', async (req, res) => {
-    const conditions = query(req, schemas.conditionsQuerySchema);
-    const { stored, tracer } = await withTracer(store, param(req, 'id'));
-    res.json(traceView(tracer, stored.job.complaint, stored.events, conditions));
+    const now = query(req, schemas.conditionsQuerySchema);
+    res.json(await compute.run('trace', { ...(await ofJob(req)), now }));
   });
   routes.get('/:id/checks/:checkId/ruler', async (req, res) => {
-    const { stored, tracer } = await withTracer(store, param(req, 'id'));
-    const { suspects } = tracer.trace(stored.job.complaint, stored.events, {
-      warmth: 'unknown',
-      faultPresent: 'unknown',
-    });
-    const check = checkOf(tracer, param(req, 'checkId'));
-    res.json(
-      ruler(
-        tracer.weigher,
-        check,
-        suspects.slice(0, 5).map((s) => s.fault),
-      ),
-    );
+    res.json(await compute.run('ruler', { ...(await ofJob(req)), checkId: param(req, 'checkId') }));
   });
   routes.get('/:id/causes/:faultId', async (req, res) => {
-    const { stored, tracer } = await withTracer(store, param(req, 'id'));
-    const causes = traceCauses(tracer, param(req, 'faultId'), stored.job.complaint, stored.events);
-    if (!causes) throw notFound('way of failing on this machine', param(req, 'faultId'));
-    res.json(causesView(causes));
+    res.json(await compute.run('causes', { ...(await ofJob(req)), faultId: param(req, 'faultId') }));
   });
-  routes.get('/:id/proof', async (req, res) => {
-    const { stored, tracer } = await withTracer(store, param(req, 'id'));
-    res.json(proofView(tracer, stored.job.complaint, stored.events));
-  });
-  routes.get('/:id/settings', async (req, res) => {
-    const { stored, tracer } = await withTracer(store, param(req, 'id'));
-    res.json(settingsView(tracer.model, stored.events));
-  });
+  routes.get('/:id/proof', async (req, res) => void res.json(await compute.run('proof', await ofJob(req))));
+  routes.get('/:id/settings', async (req, res) => void res.json(await compute.run('settings', await ofJob(req))));
   routes.get('/:id/readings.csv', async (req, res) => {
-    const { stored, tracer } = await withTracer(store, param(req, 'id'));
-    res.type('text/csv').attachment('readings.csv').send(readingsCsv(tracer, stored.events));
+    const csv = await compute.run('csv', await ofJob(req));
+    res.type('text/csv').attachment('readings.csv').send(csv);
   });
   routes.post('/:id/close', async (req, res) => {
     const { because } = body(req, schemas.closeSchema);
-    const { stored, tracer } = await withTracer(store, param(req, 'id'));
-    if (!proofView(tracer, stored.job.complaint, stored.events).proven && because === '')
+    const of = await ofJob(req);
+    const done = of.job.stage === 'closed' && of.job.closedBecause === because;
+    if (!done && because === '' && !(await compute.run('proof', of)).proven)
       throw new Problem(
         422,
         'not-proven',
         'Not everything has been proved yet. Prove it, or say why the job closes without.',
-        {
-          fields: [{ field: 'because', message: 'Say why it closes unproved.' }],
-        },
+        { fields: [{ field: 'because', message: 'Say why it closes unproved.' }] },
       );
-    const closed: Partial<JobBody> = { stage: 'closed', closedAt: now(), closedBecause: because };
-    res.json(await updateJob(store, param(req, 'id'), closed, expectedVersion(req)));
+    const closed = { stage: 'closed', closedAt: enteredAt(undefined), closedBecause: because } as const;
+    // Asked again because the answer was lost: it is closed already, and stays as it was then.
+    const laid = (job: JobBody) =>
+      job.stage === 'closed' && job.closedBecause === because ? job : { ...job, ...closed };
+    res.json(await updateJob(store, id(req), laid, expectedVersion(req)));
   });
   return routes;
 }
+
+/** Without the fields that were left out. */
+const given = <T extends object>(fields: T) =>
+  Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as {
+    [K in keyof T]?: Exclude<T[K], undefined>;
+  };

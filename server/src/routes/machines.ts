@@ -1,23 +1,49 @@
-import { checkView, machineCircuit, platesView, ruler, tracerFor } from '@pondu/core';
-import { machineBodySchema } from '@pondu/core/schema';
+import { machineBodySchema, type MachineBody } from '@pondu/core/schema';
 import { Router } from 'express';
-import { notFound } from '../http/problem.ts';
-import { body, expectedVersion, param, query } from '../http/request.ts';
+import { z } from 'zod';
+import type { Compute } from '../compute/compute.ts';
+import { invalid } from '../http/problem.ts';
+import { body, expectedVersion, over, param, query } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
-import { circuitQuerySchema } from './schemas.ts';
-import { createMachine, getMachine, listMachines, setMachineDeleted, updateMachine } from '../store/machines.ts';
+import { machineRows, openSnags } from '../store/lists.ts';
+import { createMachine, getMachine, setMachineDeleted, updateMachine } from '../store/machines.ts';
+import { byOf } from './entries.ts';
+import { circuitQuerySchema, machinesQuerySchema } from './schemas.ts';
 
-export function machineRoutes(store: Store): Router {
+/** With the id that the client made for it, so that a lost answer may be asked for again. */
+export const newMachineSchema = machineBodySchema
+  .extend({ id: z.string().min(1).max(64).optional() })
+  .meta({ id: 'NewMachine' });
+
+export function machineRoutes(store: Store, compute: Compute): Router {
   const routes = Router();
-  routes.get('/', async (_req, res) => void res.json(await listMachines(store)));
+  const ofMachine = async (id: string) => {
+    const { machine } = await getMachine(store, id);
+    return { machine, house: (await readHouse(store)).house };
+  };
+  /** Refuses figures with which the machine cannot be computed, by their field; those stored before stay as they are. */
+  async function computable(machine: MachineBody, stored?: MachineBody): Promise<MachineBody> {
+    const fresh = Object.entries(machine.plates).filter(
+      ([id, plate]) => JSON.stringify(plate) !== JSON.stringify(stored?.plates[id]),
+    );
+    const changed = { ...machine, plates: Object.fromEntries(fresh) };
+    const wrong = await compute.run('figures', { machine: changed, house: (await readHouse(store)).house });
+    if (wrong.length) throw invalid(wrong);
+    return machine;
+  }
+
+  routes.get('/', async (req, res) => void res.json(await machineRows(store, query(req, machinesQuerySchema))));
   routes.post('/', async (req, res) => {
-    const made = await createMachine(store, body(req, machineBodySchema));
+    const { id, ...machine } = body(req, newMachineSchema);
+    const made = await createMachine(store, await computable(machine), id);
     res.status(201).location(`/api/machines/${made.id}`).json(made);
   });
   routes.get('/:id', async (req, res) => void res.json(await getMachine(store, param(req, 'id'))));
   routes.put('/:id', async (req, res) => {
-    res.json(await updateMachine(store, param(req, 'id'), body(req, machineBodySchema), expectedVersion(req)));
+    const { machine: stored } = await getMachine(store, param(req, 'id'));
+    const machine = await computable(over(req, stored, machineBodySchema), stored);
+    res.json(await updateMachine(store, param(req, 'id'), machine, expectedVersion(req), byOf(req)));
   });
   routes.delete('/:id', async (req, res) => {
     await setMachineDeleted(store, param(req, 'id'), true);
@@ -27,32 +53,25 @@ export function machineRoutes(store: Store): Router {
     await setMachineDeleted(store, param(req, 'id'), false);
     res.json(await getMachine(store, param(req, 'id')));
   });
+  routes.get('/:id/snags', async (req, res) => {
+    await getMachine(store, param(req, 'id'));
+    res.json(await openSnags(store, param(req, 'id')));
+  });
 
   /** Every check of this machine's trail with what it should read when all is well. */
   routes.get('/:id/checks', async (req, res) => {
-    const { machine } = await getMachine(store, param(req, 'id'));
-    const tracer = tracerFor(machine, (await readHouse(store)).house);
-    res.json(
-      tracer.model.checks.map((check) => {
-        const { well } = ruler(tracer.weigher, check, []);
-        return { ...checkView(check), state: check.state, well };
-      }),
-    );
+    res.json(await compute.run('checks', await ofMachine(param(req, 'id'))));
   });
   /** Plate values in force: the machine's own, and typical ones where it has none. */
   routes.get('/:id/plates', async (req, res) => {
-    const { machine } = await getMachine(store, param(req, 'id'));
-    const { model } = tracerFor(machine, (await readHouse(store)).house);
-    res.json(platesView(model));
+    res.json(await compute.run('plates', await ofMachine(param(req, 'id'))));
   });
   /** The machine in one state as a SPICE netlist, for anyone to check. */
   routes.get('/:id/circuit.cir', async (req, res) => {
     const { key, points, fault } = query(req, circuitQuerySchema);
-    const { machine } = await getMachine(store, param(req, 'id'));
-    const { model } = tracerFor(machine, (await readHouse(store)).house);
-    const circuit = machineCircuit(machine.name, model, { key, points }, fault);
-    if (!circuit.ok) throw notFound('way of failing on this machine', fault ?? '');
-    res.attachment('machine.cir').type('text/plain').send(circuit.text);
+    const of = await ofMachine(param(req, 'id'));
+    const text = await compute.run('circuit', { ...of, state: { key, points }, fault });
+    res.attachment('machine.cir').type('text/plain').send(text);
   });
   return routes;
 }

@@ -1,5 +1,6 @@
 import { Sequelize, Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
+import { Changes } from './changes.ts';
 import { migrate } from './migrations/index.ts';
 import { defineModels, type Models } from './models.ts';
 import { WriteQueue } from './queue.ts';
@@ -17,8 +18,12 @@ class Database extends sqlite3.Database {
 export interface Store {
   readonly sequelize: Sequelize;
   readonly models: Models;
+  /** What was written, told to whoever listens, once it is on the disk. */
+  readonly changes: Changes;
   /** Runs one write after the other, each in a transaction that takes the lock at once. */
   write<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
+  /** One view of the data for as long as the work takes; writes go on beside it. */
+  snapshot<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
   backup(toFile: string): Promise<void>;
   close(): Promise<void>;
 }
@@ -38,7 +43,9 @@ export async function openStore(file: string): Promise<Store> {
   return {
     sequelize,
     models: defineModels(sequelize),
+    changes: new Changes(),
     write: (work) => queue.run(() => sequelize.transaction(work)),
+    snapshot: (work) => sequelize.transaction({ type: Transaction.TYPES.DEFERRED }, work),
     backup: (toFile) =>
       queue.run(async () => void (await sequelize.query('VACUUM INTO :toFile', { replacements: { toFile } }))),
     close: async () => {

@@ -1,6 +1,7 @@
-import { houseSchema, type House } from '@pondu/core/schema';
+import { houseSchema, type By, type House } from '@pondu/core/schema';
 import { stale } from './versions.ts';
 import type { Store } from './database.ts';
+import { note } from './journal.ts';
 
 export interface StoredHouse {
   house: House;
@@ -14,12 +15,22 @@ export async function readHouse(store: Store): Promise<StoredHouse> {
     : { house: houseSchema.parse({}), version: 0 };
 }
 
-export function writeHouse(store: Store, house: House, expected: number | undefined): Promise<StoredHouse> {
-  return store.write(async (transaction) => {
+export async function writeHouse(
+  store: Store,
+  house: House,
+  expected: number | undefined,
+  by: By | undefined,
+): Promise<StoredHouse> {
+  const written = await store.write(async (transaction) => {
     const row = await store.models.house.findByPk(1, { transaction });
     const version = row?.version ?? 0;
+    const body = JSON.stringify(house);
+    if (row?.body === body) return { house, version };
     stale('the shop’s rules', version, expected);
-    await store.models.house.upsert({ id: 1, body: JSON.stringify(house), version: version + 1 }, { transaction });
+    await store.models.house.upsert({ id: 1, body, version: version + 1 }, { transaction });
+    await note(store, { what: 'house', ref: '', before: row?.body ?? null, after: body }, by, transaction);
     return { house, version: version + 1 };
   });
+  store.changes.tell({ type: 'house' });
+  return written;
 }

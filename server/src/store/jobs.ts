@@ -1,9 +1,18 @@
 import { randomUUID } from 'node:crypto';
-import { jobBodySchema, jobEventSchema, snagSchema, type JobBody, type JobEvent, type Snag } from '@pondu/core/schema';
+import {
+  jobBodySchema,
+  jobEventSchema,
+  snagSchema,
+  type By,
+  type JobBody,
+  type JobEvent,
+  type Snag,
+} from '@pondu/core/schema';
 import type { Transaction } from 'sequelize';
 import { notFound, Problem } from '../http/problem.ts';
 import type { Store } from './database.ts';
 import type { JobRow } from './models.ts';
+import { readable, readBody } from './unreadable.ts';
 import { stale } from './versions.ts';
 
 export interface StoredJob {
@@ -14,125 +23,133 @@ export interface StoredJob {
   job: JobBody;
   events: JobEvent[];
   snags: Snag[];
+  /** Events and snags that are kept but cannot be read as they are stored. */
+  unreadable: number;
 }
 
 async function rowOf(store: Store, id: string, transaction?: Transaction) {
   const row = await store.models.jobs.findByPk(id, transaction ? { transaction } : {});
-  if (!row || row.deletedAt) throw notFound('job', id);
+  if (!row || row.deletedAt || row.importing) throw notFound('job', id);
   return row;
 }
 
 async function assemble(store: Store, row: JobRow, transaction?: Transaction): Promise<StoredJob> {
   const options = { where: { jobId: row.id }, ...(transaction ? { transaction } : {}) };
   const [events, snags] = await Promise.all([
-    store.models.events.findAll({ ...options, order: [['seq', 'ASC']] }),
-    store.models.snags.findAll(options),
+    store.models.events.findAll({ ...options, order: [['seq', 'ASC']], raw: true }),
+    store.models.snags.findAll({ ...options, raw: true }),
   ]);
+  const readEvents = events.map((e) => readable(jobEventSchema, e.body));
+  const readSnags = snags.map((s) => readable(snagSchema, s.body));
   return {
     id: row.id,
     machineId: row.machineId,
     version: row.version,
     updatedAt: row.updatedAt,
-    job: jobBodySchema.parse(JSON.parse(row.body)),
-    events: events.map((e) => jobEventSchema.parse(JSON.parse(e.body))),
-    snags: snags.map((s) => snagSchema.parse(JSON.parse(s.body))),
+    job: readBody(jobBodySchema, 'job', row),
+    events: readEvents.flatMap((e) => (e.ok ? [e.value] : [])),
+    snags: readSnags.flatMap((s) => (s.ok ? [s.value] : [])),
+    unreadable: [...readEvents, ...readSnags].filter((r) => !r.ok).length,
   };
-}
-
-export async function listJobs(store: Store): Promise<StoredJob[]> {
-  const rows = await store.models.jobs.findAll({ where: { deletedAt: null }, order: [['updatedAt', 'DESC']] });
-  return Promise.all(rows.map((row) => assemble(store, row)));
 }
 
 export const getJob = async (store: Store, id: string): Promise<StoredJob> => assemble(store, await rowOf(store, id));
 
-export async function insertJob(
+/** Opens a job. Asked twice under one id for the same complaint it is opened once. */
+export async function createJob(
   store: Store,
   machineId: string,
   job: JobBody,
-  transaction: Transaction,
   id: string = randomUUID(),
-) {
-  const machine = await store.models.machines.findByPk(machineId, { transaction });
-  if (!machine || machine.deletedAt) throw notFound('machine', machineId);
-  const at = new Date().toISOString();
-  return store.models.jobs.create(
-    { id, machineId, body: JSON.stringify(job), version: 1, deletedAt: null, createdAt: at, updatedAt: at },
-    { transaction },
-  );
+): Promise<StoredJob> {
+  const made = await store.write(async (transaction) => {
+    const known = await store.models.jobs.findByPk(id, { transaction });
+    if (known) {
+      const same = JSON.stringify((JSON.parse(known.body) as JobBody).complaint) === JSON.stringify(job.complaint);
+      if (known.machineId === machineId && same) return assemble(store, known, transaction);
+      throw new Problem(409, 'id-taken', 'A job with this id is here already and differs. Nothing was changed.');
+    }
+    const machine = await store.models.machines.findByPk(machineId, { transaction });
+    if (!machine || machine.deletedAt || machine.importing) throw notFound('machine', machineId);
+    const at = new Date().toISOString();
+    const row = await store.models.jobs.create(
+      { id, machineId, body: JSON.stringify(job), version: 1, deletedAt: null, createdAt: at, updatedAt: at },
+      { transaction },
+    );
+    return assemble(store, row, transaction);
+  });
+  store.changes.tell({ type: 'jobs' });
+  return made;
 }
 
-export const createJob = (store: Store, machineId: string, job: JobBody): Promise<StoredJob> =>
-  store.write(async (transaction) => assemble(store, await insertJob(store, machineId, job, transaction), transaction));
+/** What a write makes of a job: fields to change, or nothing because it is all there already. */
+type Changed = { body?: string } | 'as it was';
 
-/** One change of a job: checks the version, does the work, steps the version. */
-function change(
+/** One change of a job: looks whether it is there already, checks the version, does the work, steps the version. */
+async function change(
   store: Store,
   id: string,
   expected: number | undefined,
-  work: (row: JobRow, t: Transaction) => Promise<Partial<JobRow>>,
+  work: (row: JobRow, t: Transaction, fresh: () => void) => Promise<Changed>,
 ): Promise<StoredJob> {
-  return store.write(async (transaction) => {
+  const stored = await store.write(async (transaction) => {
     const row = await rowOf(store, id, transaction);
-    stale('this job', row.version, expected);
-    const changed = await work(row, transaction);
-    await row.update({ ...changed, version: row.version + 1, updatedAt: new Date().toISOString() }, { transaction });
+    const changed = await work(row, transaction, () => stale('this job', row.version, expected));
+    if (changed !== 'as it was')
+      await row.update({ ...changed, version: row.version + 1, updatedAt: new Date().toISOString() }, { transaction });
     return assemble(store, row, transaction);
   });
+  store.changes.tell({ type: 'job', id, version: stored.version });
+  return stored;
 }
 
+/** Lays changes over what is stored; what is not mentioned stays. What changes nothing is done already. */
 export const updateJob = (
   store: Store,
   id: string,
-  patch: Partial<JobBody>,
+  patch: (job: JobBody) => JobBody,
   expected: number | undefined,
 ): Promise<StoredJob> =>
-  change(store, id, expected, async (row) => ({
-    body: JSON.stringify(jobBodySchema.parse({ ...(JSON.parse(row.body) as object), ...patch })),
-  }));
+  change(store, id, expected, async (row, _t, fresh) => {
+    const before = readBody(jobBodySchema, 'job', row);
+    const body = JSON.stringify(patch(before));
+    if (body === JSON.stringify(before)) return 'as it was';
+    fresh();
+    return { body };
+  });
 
-const idOf = (event: JobEvent): string => {
+type Entry = { id: string; at: string; by?: By | undefined };
+const entryOf = (event: JobEvent): Entry => {
   switch (event.type) {
     case 'reading':
-      return event.reading.id;
+      return event.reading;
     case 'fix':
-      return event.fix.id;
+      return event.fix;
     case 'cause':
-      return event.cause.id;
+      return event.cause;
     case 'setting':
-      return event.setting.id;
+      return event.setting;
   }
 };
 
-export async function insertEvent(
-  store: Store,
-  jobId: string,
-  event: JobEvent,
-  transaction: Transaction,
-): Promise<void> {
-  const row = { jobId, eventId: idOf(event), type: event.type, body: JSON.stringify(event) };
-  await store.models.events.create(row, { transaction });
-}
+/** What was said, without when it arrived and from where: two answers to one entry differ in these alone. */
+const said = (entry: object): string =>
+  JSON.stringify(entry, (key, value: unknown) => (key === 'at' || key === 'by' ? undefined : value));
 
-/** Adds an event. Sent twice with the same id it is kept once: a lost answer may safely be asked for again. */
-export async function addEvent(
-  store: Store,
-  id: string,
-  event: JobEvent,
-  expected: number | undefined,
-  patch: Partial<JobBody> = {},
-): Promise<StoredJob> {
-  const known = await store.models.events.findOne({ where: { jobId: id, eventId: idOf(event) } });
-  if (known) {
-    if (known.body !== JSON.stringify(event))
+/** Adds an event. Sent twice with the same id it is kept once, and answered as the first time. */
+export function addEvent(store: Store, id: string, event: JobEvent, expected: number | undefined): Promise<StoredJob> {
+  const { id: eventId } = entryOf(event);
+  return change(store, id, expected, async (_row, transaction, fresh) => {
+    const known = await store.models.events.findOne({ where: { jobId: id, eventId }, transaction });
+    if (known) {
+      if (said(JSON.parse(known.body) as object) === said(event)) return 'as it was';
       throw new Problem(
         409,
         'id-taken',
         'An event with this id is already written down and differs. Events are never edited: send a new one.',
       );
-    return getJob(store, id);
-  }
-  return change(store, id, expected, async (row, transaction) => {
+    }
+    fresh();
     if (event.type === 'reading' && event.reading.supersedes !== undefined) {
       const corrected = await store.models.events.findOne({
         where: { jobId: id, eventId: event.reading.supersedes, type: 'reading' },
@@ -140,26 +157,37 @@ export async function addEvent(
       });
       if (!corrected) throw notFound('reading to correct', event.reading.supersedes);
     }
-    await insertEvent(store, id, event, transaction);
-    return { body: JSON.stringify({ ...(JSON.parse(row.body) as object), ...patch }) };
+    await store.models.events.create(
+      { jobId: id, eventId, type: event.type, body: JSON.stringify(event) },
+      { transaction },
+    );
+    return {};
   });
 }
 
-export const insertSnag = async (store: Store, jobId: string, snag: Snag, transaction: Transaction): Promise<void> =>
-  void (await store.models.snags.create({ id: snag.id, jobId, body: JSON.stringify(snag) }, { transaction }));
-
-export const putSnag = (store: Store, id: string, snag: Snag, expected: number | undefined): Promise<StoredJob> =>
-  change(store, id, expected, async (_row, transaction) => {
-    const known = await store.models.snags.findByPk(snag.id, { transaction });
-    if (known && known.jobId !== id) throw notFound('snag', snag.id);
-    await store.models.snags.upsert({ id: snag.id, jobId: id, body: JSON.stringify(snag) }, { transaction });
+/** Writes a snag down, or changes one: what is not mentioned of it stays. */
+export const putSnag = (
+  store: Store,
+  id: string,
+  snagId: string,
+  over: (known: object) => Snag,
+  expected: number | undefined,
+): Promise<StoredJob> =>
+  change(store, id, expected, async (_row, transaction, fresh) => {
+    const known = await store.models.snags.findByPk(snagId, { transaction });
+    if (known && known.jobId !== id) throw notFound('snag', snagId);
+    const snag = over(known ? (JSON.parse(known.body) as object) : {});
+    if (known && said(JSON.parse(known.body) as object) === said(snag)) return 'as it was';
+    fresh();
+    await store.models.snags.upsert({ id: snagId, jobId: id, body: JSON.stringify(snag) }, { transaction });
     return {};
   });
 
-export function setJobDeleted(store: Store, id: string, deleted: boolean): Promise<void> {
-  return store.write(async (transaction) => {
+export async function setJobDeleted(store: Store, id: string, deleted: boolean): Promise<void> {
+  await store.write(async (transaction) => {
     const row = await store.models.jobs.findByPk(id, { transaction });
-    if (!row) throw notFound('job', id);
+    if (!row || row.importing) throw notFound('job', id);
     await row.update({ deletedAt: deleted ? new Date().toISOString() : null }, { transaction });
   });
+  store.changes.tell({ type: 'jobs' });
 }

@@ -7,6 +7,8 @@ export interface MachineRow {
   deletedAt: string | null;
   createdAt: string;
   updatedAt: string;
+  /** The import that it belongs to until the whole of it is in; nobody sees it before. */
+  importing?: string | null;
 }
 export interface JobRow extends MachineRow {
   machineId: string;
@@ -28,6 +30,30 @@ export interface HouseRow {
   body: string;
   version: number;
 }
+export interface DeviceRow {
+  id: string;
+  name: string;
+  initials: string;
+  tokenHash: string;
+  createdAt: string;
+  seenAt: string;
+  outAt: string | null;
+}
+export interface JournalRow {
+  seq?: number;
+  at: string;
+  what: 'house' | 'machine';
+  ref: string;
+  before: string | null;
+  after: string;
+  device: string;
+  initials: string;
+}
+export interface SummaryRow {
+  jobId: string;
+  stand: string;
+  body: string;
+}
 
 type Of<Row extends object> = ModelStatic<Model<Row> & Row>;
 export interface Models {
@@ -36,44 +62,61 @@ export interface Models {
   events: Of<EventRow>;
   snags: Of<SnagRow>;
   house: Of<HouseRow>;
+  devices: Of<DeviceRow>;
+  journal: Of<JournalRow>;
+  summaries: Of<SummaryRow>;
 }
 
 const text = (field?: string) => ({ type: DataTypes.TEXT, ...(field ? { field } : {}) });
+const key = { type: DataTypes.TEXT, primaryKey: true };
+const counted = { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true };
 const document = {
-  id: { type: DataTypes.TEXT, primaryKey: true },
+  id: key,
   body: text(),
   version: { type: DataTypes.INTEGER },
   deletedAt: text('deleted_at'),
   createdAt: text('created_at'),
   updatedAt: text('updated_at'),
+  importing: text(),
 };
+const job = { ...document, machineId: text('machine_id') };
+const event = { seq: counted, jobId: text('job_id'), eventId: text('event_id'), type: text(), body: text() };
+const device = {
+  id: key,
+  name: text(),
+  initials: text(),
+  tokenHash: text('token_hash'),
+  createdAt: text('created_at'),
+  seenAt: text('seen_at'),
+  outAt: text('out_at'),
+};
+const journal = {
+  seq: counted,
+  at: text(),
+  what: text(),
+  ref: text(),
+  before: text(),
+  after: text(),
+  device: text(),
+  initials: text(),
+};
+const house = { id: { type: DataTypes.INTEGER, primaryKey: true }, body: text(), version: { type: DataTypes.INTEGER } };
 
 /** Rows as they stand in the tables of the migrations. Times are ISO text that we set ourselves. */
 export function defineModels(sequelize: Sequelize): Models {
   const options = (tableName: string) => ({ tableName, timestamps: false });
   return {
     machines: sequelize.define('machine', document, options('machines')),
-    jobs: sequelize.define('job', { ...document, machineId: text('machine_id') }, options('jobs')),
-    events: sequelize.define(
-      'event',
-      {
-        seq: { type: DataTypes.INTEGER, primaryKey: true, autoIncrement: true },
-        jobId: text('job_id'),
-        eventId: text('event_id'),
-        type: text(),
-        body: text(),
-      },
-      options('job_events'),
-    ),
-    snags: sequelize.define(
-      'snag',
-      { id: { type: DataTypes.TEXT, primaryKey: true }, jobId: text('job_id'), body: text() },
-      options('snags'),
-    ),
-    house: sequelize.define(
-      'house',
-      { id: { type: DataTypes.INTEGER, primaryKey: true }, body: text(), version: { type: DataTypes.INTEGER } },
-      options('house'),
+    jobs: sequelize.define('job', job, options('jobs')),
+    events: sequelize.define('event', event, options('job_events')),
+    snags: sequelize.define('snag', { id: key, jobId: text('job_id'), body: text() }, options('snags')),
+    house: sequelize.define('house', house, options('house')),
+    devices: sequelize.define('device', device, options('devices')),
+    journal: sequelize.define('journal', journal, options('journal')),
+    summaries: sequelize.define(
+      'summary',
+      { jobId: { ...key, field: 'job_id' }, stand: text(), body: text() },
+      options('summaries'),
     ),
   } as unknown as Models;
 }

@@ -59,6 +59,7 @@ export const stored = (events: JobEvent[] = []): StoredJob => ({
   },
   events,
   snags: [],
+  unreadable: 0,
 });
 
 /** Inside a router and with a cache of its own. */

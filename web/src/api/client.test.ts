@@ -28,7 +28,13 @@ describe('a call', () => {
       '/api/x',
       {
         method: 'PUT',
-        headers: { accept: 'application/json', 'content-type': 'application/json', 'if-match': '"7"' },
+        headers: {
+          accept: 'application/json',
+          'x-pondu': '1',
+          'content-type': 'application/json',
+          'if-match': '"7"',
+        },
+        signal: expect.any(AbortSignal),
         body: '{"b":2}',
       },
     ]);

@@ -1,10 +1,16 @@
+import { link } from '../offline/link.ts';
+import { recall, remember } from '../offline/seen.ts';
 import { ApiProblem, type FieldError } from './problem.ts';
 
 interface ProblemBody {
   title?: string;
   type?: string;
   fields?: FieldError[];
+  count?: number;
 }
+
+/** Longer than this nobody waits with a meter in hand. */
+const PATIENCE_MS = 10_000;
 
 async function refused(response: Response): Promise<ApiProblem> {
   const body = (await response.json().catch(() => ({}))) as ProblemBody;
@@ -14,21 +20,13 @@ async function refused(response: Response): Promise<ApiProblem> {
     code,
     body.title ?? `The server answered ${response.status}.`,
     body.fields ?? [],
+    body.count,
   );
 }
 
-/** Calls the API; `version` is what the write is based on. Throws ApiProblem. */
-export async function call<T>(method: string, path: string, body?: unknown, version?: number): Promise<T> {
-  const headers: Record<string, string> = { accept: 'application/json' };
-  if (body !== undefined) headers['content-type'] = 'application/json';
-  if (version !== undefined) headers['if-match'] = `"${version}"`;
-  let response: Response;
+async function ask(path: string, init: RequestInit): Promise<Response> {
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      headers,
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    });
+    return await fetch(`/api${path}`, init);
   } catch {
     throw new ApiProblem(
       0,
@@ -36,8 +34,48 @@ export async function call<T>(method: string, path: string, body?: unknown, vers
       'The workshop’s server does not answer. What you typed is kept here; try again.',
     );
   }
+}
+
+/** Calls the API; `version` is what the write is based on. Throws ApiProblem. */
+export async function call<T>(method: string, path: string, body?: unknown, version?: number): Promise<T> {
+  const headers: Record<string, string> = { accept: 'application/json' };
+  if (method !== 'GET') headers['x-pondu'] = '1';
+  if (body !== undefined) headers['content-type'] = 'application/json';
+  if (version !== undefined) headers['if-match'] = `"${version}"`;
+  const response = await ask(path, {
+    method,
+    headers,
+    signal: AbortSignal.timeout(PATIENCE_MS),
+    ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+  });
   if (!response.ok) throw await refused(response);
   return response.status === 204 ? (undefined as T) : ((await response.json()) as T);
 }
 
-export const get = <T>(path: string): Promise<T> => call<T>('GET', path);
+/** What is there; without a signal, what was last seen there. */
+export async function get<T>(path: string): Promise<T> {
+  if (link.state === 'gone') {
+    const seen = await recall(path);
+    if (seen !== undefined) return seen as T;
+  }
+  try {
+    const value = await call<T>('GET', path);
+    remember(path, value);
+    return value;
+  } catch (error) {
+    const seen = error instanceof ApiProblem && error.unreachable ? await recall(path) : undefined;
+    if (seen === undefined) throw error;
+    return seen as T;
+  }
+}
+
+/** Sends a file of any size as it is. */
+export async function upload<T>(path: string, file: Blob): Promise<T> {
+  const response = await ask(path, {
+    method: 'POST',
+    headers: { accept: 'application/json', 'content-type': 'application/json', 'x-pondu': '1' },
+    body: file,
+  });
+  if (!response.ok) throw await refused(response);
+  return (await response.json()) as T;
+}

@@ -1,26 +1,56 @@
+import type { Snag } from '@pondu/core';
+import { useMemo } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
-import { call, get } from './client.ts';
-import type { StoredHouse, StoredJob, StoredMachine } from './types.ts';
+import { overlaid } from '../offline/overlay.ts';
+import { outbox, useOutbox } from '../offline/outbox.ts';
+import { get } from './client.ts';
+import { jobMade } from './newJob.ts';
+import type { Door, JobRow, JournalEntry, MachineRow, Page, StoredHouse, StoredJob, StoredMachine } from './types.ts';
 
 const options = { keepPreviousData: true, revalidateOnFocus: true, dedupingInterval: 500 };
 
-export const useMachines = () => useSWR<StoredMachine[]>('/machines', get, options);
+const PAGE = 30;
+
+export interface MachinesAsked {
+  away?: boolean;
+  q?: string;
+  after?: string | undefined;
+}
+export interface JobsAsked extends MachinesAsked {
+  stage?: 'open' | 'closed' | 'any';
+  machine?: string;
+}
+const queryOf = (asked: object) =>
+  [...Object.entries(asked).filter(([, v]) => v !== undefined && v !== ''), ['limit', PAGE] as const]
+    .map(([k, v]) => `${k}=${encodeURIComponent(String(v))}`)
+    .join('&');
+
+/** One page of a list; the one after it is asked for with `next` of this. */
+export const useJobRows = (asked: JobsAsked) => useSWR<Page<JobRow>>(`/jobs?${queryOf(asked)}`, get, options);
+export const useMachineRows = (asked: MachinesAsked) =>
+  useSWR<Page<MachineRow>>(`/machines?${queryOf(asked)}`, get, options);
 export const useMachine = (id: string | undefined) =>
   useSWR<StoredMachine>(id ? `/machines/${id}` : null, get, options);
-export const useJobs = () => useSWR<StoredJob[]>('/jobs', get, options);
-/** Two windows on one job see each other's readings within seconds. */
-export const useJob = (id: string | undefined) =>
-  useSWR<StoredJob>(id ? `/jobs/${id}` : null, get, { ...options, refreshInterval: 5000 });
+export const useMachineSnags = (id: string | undefined) =>
+  useSWR<Snag[]>(id ? `/machines/${id}/snags` : null, get, options);
 export const useHouse = () => useSWR<StoredHouse>('/house', get, options);
+export const useDoor = () => useSWR<Door>('/door', get, options);
+export const useJournal = () => useSWR<JournalEntry[]>('/journal', get, options);
 
-/** Writes to a job on the version that is on screen, and puts the answer in its place. */
+/** A job with what waits here to go up to it. */
+export function useJob(id: string | undefined) {
+  const found = useSWR<StoredJob>(id ? `/jobs/${id}` : null, jobMade, options);
+  const entries = useOutbox();
+  const data = useMemo(() => found.data && overlaid(found.data, entries), [found.data, entries]);
+  return { ...found, data };
+}
+
+/** Writes to a job on the version that is on screen, and puts the answer in its place; without a signal it waits. */
 export function useJobWrites(stored: StoredJob) {
   const { mutate } = useSWRConfig();
-  return async (method: string, path: string, body: unknown): Promise<StoredJob> => {
-    const fresh = await call<StoredJob>(method, `/jobs/${stored.id}${path}`, body, stored.version);
-    await mutate(`/jobs/${stored.id}`, fresh, { revalidate: false });
-    await mutate('/jobs');
-    return fresh;
+  return async (method: 'POST' | 'PATCH', path: string, body: Record<string, unknown>): Promise<void> => {
+    const sent = await outbox.enter({ jobId: stored.id, method, path, body, version: stored.version });
+    if (sent.state === 'sent') await mutate(`/jobs/${stored.id}`, sent.job, { revalidate: false });
   };
 }
 export type JobWrite = ReturnType<typeof useJobWrites>;

@@ -8,12 +8,15 @@ export class ApiProblem extends Error {
   readonly status: number;
   readonly code: string;
   readonly fields: readonly FieldError[];
+  /** Of all problems, where only the first are told. */
+  readonly count: number | undefined;
 
-  constructor(status: number, code: string, title: string, fields: readonly FieldError[] = []) {
+  constructor(status: number, code: string, title: string, fields: readonly FieldError[] = [], count?: number) {
     super(title);
     this.status = status;
     this.code = code;
     this.fields = fields;
+    this.count = count;
   }
   /** Someone else changed it since it was opened. */
   get stale(): boolean {

@@ -5,7 +5,8 @@ import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { Toaster } from 'sonner';
 import { Button } from '../ui/Button.tsx';
 import { HelpSheet } from './HelpSheet.tsx';
-import { Offline } from './Offline.tsx';
+import { LinkBanner } from '../offline/LinkBanner.tsx';
+import { useSync } from '../offline/useSync.ts';
 import { useTheme } from './theme.ts';
 
 const PLACES = [
@@ -18,6 +19,7 @@ export function Shell() {
   const [theme, toggleTheme] = useTheme();
   const [help, setHelp] = useState(false);
   const go = useNavigate();
+  useSync();
   useHotkeys(['?', 'shift+?'], () => setHelp((h) => !h), { useKey: true });
   useHotkeys('b', () => void go('/'));
   useHotkeys('m', () => void go('/machines'));
@@ -62,7 +64,7 @@ export function Shell() {
           <Keyboard aria-hidden className="size-5" />
         </Button>
       </header>
-      <Offline />
+      <LinkBanner />
       <main id="main" tabIndex={-1} className="mx-auto max-w-[1400px] outline-none">
         <Outlet />
       </main>

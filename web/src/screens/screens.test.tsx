@@ -21,7 +21,7 @@ function server(answer: Answer): void {
     sent.push({
       url,
       method: init?.method ?? 'GET',
-      body: init?.body ? JSON.parse(String(init.body)) : undefined,
+      body: typeof init?.body === 'string' ? JSON.parse(init.body) : undefined,
       version: headers?.['if-match'],
     });
     const { status, body } = answer(url, init);
@@ -47,7 +47,7 @@ afterEach(() => {
 });
 
 describe('a machine by what one sees', () => {
-  const saved = { id: 'm1', version: 1, updatedAt: '', machine };
+  const saved = { id: 'm1', version: 1, updatedAt: '', awayAt: null, machine };
   it('is read into a fit-out', async () => {
     server(() => ({ status: 201, body: saved }));
     const onSaved = vi.fn();
@@ -158,11 +158,21 @@ describe('files', () => {
     await waitFor(() => expect(screen.getByRole('status').textContent).toContain('Read 1 machine and 2 jobs.'));
     expect(screen.getByRole('status').textContent).toContain('left as they are: Grey saloon');
   });
-  it('half a file never reaches the server', async () => {
-    server(() => ({ status: 201, body: {} }));
+  it('half a file is told as the server told it', async () => {
+    server(() => refusal(400, 'No.', [{ field: '', message: 'This is not a whole JSON file.' }]));
     await read('half.pondu.json', '{"format":"po');
-    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('not a whole JSON file'));
-    expect(sent).toEqual([]);
+    await waitFor(() =>
+      expect(screen.getByRole('alert').textContent).toContain('half.pondu.json: This is not a whole JSON file.'),
+    );
+  });
+  it('of many problems the first are told, and how many there are', async () => {
+    const fields = Array.from({ length: 20 }, (_, i) => ({ field: `machines.${i}.id`, message: 'Missing.' }));
+    server(() => ({
+      status: 422,
+      body: { type: 'urn:pondu:invalid', title: 'No.', status: 422, fields, count: 1000 },
+    }));
+    await read('bad.pondu.json', '{}');
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('And 995 more like these.'));
   });
   it('a refused file is told by its fields', async () => {
     server(() => refusal(422, 'No.', [{ field: 'machines.0.name', message: 'Give the machine a name.' }]));
@@ -183,8 +193,17 @@ describe('a repair', () => {
       minutes: 20,
       money: 12,
       goesWith: 'the condenser',
+      follows: null,
     },
-    { id: 'coil.replace', label: 'Replace the coil', station: 'coil', minutes: 20, money: 55, goesWith: '' },
+    {
+      id: 'coil.replace',
+      label: 'Replace the coil',
+      station: 'coil',
+      minutes: 20,
+      money: 55,
+      goesWith: '',
+      follows: null,
+    },
   ];
   const form = (asked?: string) =>
     render(
@@ -244,7 +263,22 @@ describe('a new job', () => {
         ? { status: 201, body: made }
         : {
             status: 200,
-            body: url.endsWith('/machines') ? [{ id: 'machine-1', version: 1, updatedAt: '', machine }] : [],
+            body: url.includes('/machines?')
+              ? {
+                  rows: [
+                    {
+                      id: 'machine-1',
+                      version: 1,
+                      updatedAt: '',
+                      awayAt: null,
+                      machine,
+                      unreadable: null,
+                      openJobs: 0,
+                    },
+                  ],
+                  next: null,
+                }
+              : { id: 'machine-1', version: 1, updatedAt: '', awayAt: null, machine },
           },
     );
     render(<Around>{<NewJobPage />}</Around>);

@@ -1,20 +1,23 @@
 import {
   causesView,
-  platesView,
+  checkView,
+  modelView,
   proofView,
-  repairsView,
   ruler,
   settingsView,
   traceCauses,
-  tracerFor,
+  TracerCache,
   traceView,
+  Unsolved,
+  unsolvedWords,
   waveforms,
-  checkView,
+  withTracer,
+  type Complaint,
   type Conditions,
   type House,
   type JobEvent,
   type MachineBody,
-  type Complaint,
+  type Tracer,
 } from '@pondu/core';
 import { expose } from 'comlink';
 
@@ -31,51 +34,41 @@ const answer = <T>(work: () => T): Answer<T> => {
   try {
     return { ok: true, value: work() };
   } catch (error) {
+    if (error instanceof Unsolved) return { ok: false, message: error.plates.map(unsolvedWords).join(' ') };
     return { ok: false, message: error instanceof Error ? error.message : String(error) };
   }
 };
 
+/** A phone keeps the machines that it is at. */
+const TRACERS_KEPT = 4;
+const tracers = new TracerCache(TRACERS_KEPT);
+
 const SUSPECTS_ON_RULER = 5;
-const of = ({ machine, house }: Pick<JobInput, 'machine' | 'house'>) => tracerFor(machine, house);
+type Of = Pick<JobInput, 'machine' | 'house'>;
+const traced = <T>({ machine, house }: Of, work: (tracer: Tracer) => T): Answer<T> =>
+  answer(() => withTracer(tracers, machine, house, work));
 
 const api = {
-  trace: (input: JobInput, now: Conditions) => answer(() => traceView(of(input), input.complaint, input.events, now)),
+  trace: (input: JobInput, now: Conditions) => traced(input, (t) => traceView(t, input.complaint, input.events, now)),
   ruler: (input: JobInput, now: Conditions, checkId: string) =>
-    answer(() => {
-      const tracer = of(input);
-      const check = tracer.weigher.check(checkId);
+    traced(input, (t) => {
+      const check = t.weigher.check(checkId);
       if (!check) throw new Error(`This machine has no check "${checkId}".`);
-      const { suspects } = tracer.trace(input.complaint, input.events, now);
-      return {
-        check: checkView(check),
-        ruler: ruler(
-          tracer.weigher,
-          check,
-          suspects.slice(0, SUSPECTS_ON_RULER).map((s) => s.fault),
-        ),
-      };
+      const { suspects } = t.trace(input.complaint, input.events, now);
+      const leading = suspects.slice(0, SUSPECTS_ON_RULER).map((s) => s.fault);
+      return { check: checkView(check), ruler: ruler(t.weigher, check, leading) };
     }),
   causes: (input: JobInput, faultId: string) =>
-    answer(() => {
-      const found = traceCauses(of(input), faultId, input.complaint, input.events);
+    traced(input, (t) => {
+      const found = traceCauses(t, faultId, input.complaint, input.events);
       return found ? causesView(found) : null;
     }),
-  proof: (input: JobInput) => answer(() => proofView(of(input), input.complaint, input.events)),
+  proof: (input: JobInput) => traced(input, (t) => proofView(t, input.complaint, input.events)),
   waves: (machine: MachineBody, house: House, faultId?: string) =>
-    answer(() => waveforms(of({ machine, house }).model, faultId)),
-  settings: (input: JobInput) => answer(() => settingsView(of(input).model, input.events)),
-  model: (machine: MachineBody, house: House) =>
-    answer(() => {
-      const tracer = of({ machine, house });
-      const { model } = tracer;
-      return {
-        stations: model.layout.stations,
-        plates: platesView(model),
-        repairs: repairsView(model),
-        checks: model.checks.map((check) => ({ check: checkView(check), well: ruler(tracer.weigher, check, []).well })),
-        faults: model.faults.map((f) => ({ id: f.id, part: f.part.label, how: f.mode.label, repairId: f.repairId })),
-      };
-    }),
+    traced({ machine, house }, ({ model }) => waveforms(model, faultId)),
+  settings: ({ machine, house, events }: JobInput) =>
+    answer(() => settingsView(tracers.for(machine, house).model, events)),
+  model: (machine: MachineBody, house: House) => answer(() => modelView(tracers, machine, house)),
 };
 export type TracerApi = typeof api;
 expose(api);

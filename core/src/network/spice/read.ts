@@ -79,19 +79,20 @@ class Reader {
     return found ?? {};
   }
 
-  private wave(words: string[]): { volts: number; wave?: Waveform } {
+  /** What a source gives, volts or amperes: a steady value, and how it moves. */
+  private given(words: string[]): { steady: number; wave?: Waveform } {
     const rest = [...words];
-    let volts = 0;
+    let steady = 0;
     while (rest.length) {
       const word = rest.shift()!.toLowerCase();
       const numbers = () => rest.splice(0).map((w) => this.number(w));
-      if (word === 'dc') volts = this.number(rest.shift());
+      if (word === 'dc') steady = this.number(rest.shift());
       else if (word === 'sin') return moving(sine(numbers()));
       else if (word === 'pulse') return moving(pulse(numbers()));
       else if (word === 'pwl') return moving(corners(numbers()));
-      else volts = this.number(word);
+      else steady = this.number(word);
     }
-    return { volts };
+    return { steady };
   }
 
   element(card: Card): void {
@@ -119,11 +120,13 @@ class Reader {
           ...optional('initialVolts', this.named('ic')),
         });
       case 'v':
-        return void this.elements.push({ type: 'voltage', ...ends, ...this.wave(card.words.slice(3)) });
       case 'i': {
-        const { volts, wave } = this.wave(card.words.slice(3));
-        if (wave) return this.fail('unknown-card');
-        return void this.elements.push({ type: 'current', ...ends, amps: volts });
+        const { steady, ...wave } = this.given(card.words.slice(3));
+        return void this.elements.push(
+          id.startsWith('v')
+            ? { type: 'voltage', ...ends, volts: steady, ...wave }
+            : { type: 'current', ...ends, amps: steady, ...wave },
+        );
       }
       case 'e':
         if (c === undefined || d === undefined) return this.fail('missing');
@@ -184,7 +187,7 @@ class Reader {
 
 const optional = <K extends string>(key: K, value: number | undefined) =>
   value === undefined ? {} : ({ [key]: value } as Record<K, number>);
-const moving = (wave: Waveform) => ({ volts: waveAt(wave, 0), wave });
+const moving = (wave: Waveform) => ({ steady: waveAt(wave, 0), wave });
 const sine = ([offset = 0, amplitude = 0, hertz = 0, delay = 0, damping = 0]: number[]): Waveform => ({
   kind: 'sine',
   offset,

@@ -51,7 +51,7 @@ function card(e: Element): string[] | undefined {
     case 'voltage':
       return [`${head} ${e.wave ? waveText(e.wave) : `DC ${n(e.volts)}`}`];
     case 'current':
-      return [`${head} DC ${n(e.amps)}`];
+      return [`${head} ${e.wave ? waveText(e.wave) : `DC ${n(e.amps)}`}`];
     case 'controlled':
       return [`${head} ${plain(e.controlA)} ${plain(e.controlB)} ${n(e.gain)}`];
     case 'diode':

@@ -2,7 +2,7 @@ import { Assembly, GMIN, place, type Placed } from '../assembly.ts';
 import { GAP_OHMS } from '../elements/controlled.ts';
 import { Rows } from '../rows.ts';
 import type { Circuit, Element, NodeName } from '../types.ts';
-import { waveAt } from './waveform.ts';
+import { waveAt, type Waveform } from './waveform.ts';
 
 type Of<T extends Element['type']> = Placed<Extract<Element, { type: T }>>;
 
@@ -64,6 +64,10 @@ export class Compiled {
   row(node: NodeName): number {
     return this.rows.node(node);
   }
+  /** How the sources move. */
+  get waves(): Waveform[] {
+    return [...this.sources, ...this.currents].flatMap(({ e }) => (e.wave ? [e.wave] : []));
+  }
   get bent(): boolean {
     return this.curved.length > 0 || this.bentStores;
   }
@@ -110,7 +114,10 @@ export class Compiled {
       rhs[k] = held;
     }
     for (const { e, k } of this.sources) if (e.wave) rhs[k] = waveAt(e.wave, t);
-    for (const placed of this.currents) into.to(placed).current(placed.e.amps);
+    for (const placed of this.currents) {
+      const { amps, wave } = placed.e;
+      into.to(placed).current(wave ? waveAt(wave, t) : amps);
+    }
     for (let s = 0; s < this.switches.length; s++) {
       const placed = this.switches[s]!;
       into.to(placed).conductance(1 / (this.closed[s] ? placed.e.onOhms : placed.e.offOhms));

@@ -75,9 +75,7 @@ class Run {
     this.c = c;
     this.circuit = circuit;
     this.until = options.until;
-    const periods = c.sources.flatMap(({ e }) =>
-      e.wave?.kind === 'sine' && e.wave.hertz > 0 ? [1 / e.wave.hertz] : [],
-    );
+    const periods = c.waves.flatMap((wave) => (wave.kind === 'sine' && wave.hertz > 0 ? [1 / wave.hertz] : []));
     this.longest = Math.min(options.longest ?? Infinity, options.until / 50, ...periods.map((p) => p / STEPS_A_PERIOD));
     this.fromInitial = options.fromInitial ?? false;
     this.assembly = new Assembly(c.rows.size);
@@ -164,7 +162,7 @@ class Run {
   }
 
   private breaks(): number[] {
-    const all = this.c.sources.flatMap(({ e }) => (e.wave ? breaksOf(e.wave, this.until) : []));
+    const all = this.c.waves.flatMap((wave) => breaksOf(wave, this.until));
     return [...new Set(all)].sort((a, b) => a - b);
   }
 

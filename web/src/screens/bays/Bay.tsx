@@ -1,53 +1,40 @@
-import type { House, TraceView } from '@pondu/core';
-import { ArrowRight, Hourglass } from 'lucide-react';
+import { ArrowRight, CloudUpload, Hourglass } from 'lucide-react';
 import { Link } from 'react-router';
-import type { StoredJob, StoredMachine } from '../../api/types.ts';
-import { useModel, useTrace } from '../../tracer/useTracer.ts';
+import type { JobRow } from '../../api/types.ts';
+import { useOutbox } from '../../offline/outbox.ts';
 import { percent } from '../../words/belief.ts';
 import { complaintWords, STAGE_LABELS, WAITS } from '../../words/complaint.ts';
-import { inputOf, nowOf } from '../job/jobInput.ts';
 import { MiniTrail } from './MiniTrail.tsx';
+import { useWanted } from './useWanted.ts';
 
-/** What the job asks for next, in one line. */
-function nextLine(trace: TraceView, stored: StoredJob): string {
-  const { verdict } = trace;
-  if (stored.job.stage === 'prove') return 'Prove it, then close';
-  if (stored.job.stage === 'set up') return 'Set it up';
-  if (verdict.kind === 'fix') return verdict.repair.label;
-  if (verdict.kind === 'second check') return verdict.check.label;
-  if (verdict.kind === 'sound')
-    return stored.events.some((e) => e.type === 'fix') ? 'Prove it' : 'Spark is sound: look to fuel, air, timing';
-  if (verdict.kind === 'wait') return 'Wait until it fails again';
-  if (verdict.kind === 'outside') return 'Readings contradict each other';
-  return trace.ranked[0]?.label ?? 'Nothing left to check';
-}
-
-export function Bay({ stored, machine, house }: { stored: StoredJob; machine: StoredMachine; house: House }) {
-  const input = inputOf(stored, machine.machine, house);
-  const { data: trace, error } = useTrace(input, nowOf(stored));
-  const { data: model } = useModel(machine.machine, house);
-  const lost = trace?.suspects[0];
-  const waits = stored.job.waitsFor && WAITS.find((w) => w.value === stored.job.waitsFor)?.label;
+/** One open job: its machine, complaint, where its trail goes cold, and what comes next. */
+export function Bay({ row }: { row: JobRow }) {
+  const seen = useWanted(row);
+  const waiting = useOutbox().filter((e) => e.jobId === row.id).length;
+  const { job, summary } = row;
+  if (!job) return <Unreadable name={row.machineName} why={row.unreadable ?? ''} />;
+  const bay = summary?.ok ? summary.bay : undefined;
+  const waits = job.waitsFor && WAITS.find((w) => w.value === job.waitsFor)?.label;
   return (
-    <li className="card overflow-hidden">
-      <Link to={`/jobs/${stored.id}`} className="block p-4 hover:bg-sunk/40">
+    <li ref={seen} className="card overflow-hidden">
+      <Link to={`/jobs/${row.id}`} className="block p-4 hover:bg-sunk/40">
         <div className="flex items-baseline justify-between gap-3">
-          <h2 className="text-lg">{machine.machine.name}</h2>
-          <span className="tag shrink-0">{STAGE_LABELS[stored.job.stage]}</span>
+          <h2 className="text-lg">{row.machineName}</h2>
+          <span className="tag shrink-0">{STAGE_LABELS[job.stage]}</span>
         </div>
-        <p className="mb-3">{complaintWords(stored.job.complaint)}</p>
-        {model && trace ? <MiniTrail stations={model.stations} states={trace.stations} /> : <div className="h-7" />}
+        <p className="mb-3">{complaintWords(job.complaint)}</p>
+        {bay ? <MiniTrail stations={bay.stations} states={bay.states} /> : <div className="h-8" />}
         <p className="mt-2 min-h-6 text-[15px]">
-          {error ? (
-            <span className="text-danger">This trail cannot be computed: {error.message}</span>
-          ) : !trace ? (
+          {summary?.ok === false ? (
+            <span className="text-danger">{summary.message}</span>
+          ) : !bay ? (
             <span className="text-soft">Working it out…</span>
-          ) : lost && lost.share > 0.3 ? (
+          ) : bay.lost ? (
             <>
               <span className="font-semibold text-lost">
-                {lost.part}: {lost.how}
+                {bay.lost.part}: {bay.lost.how}
               </span>{' '}
-              {percent(lost.share)}
+              {percent(bay.lost.share)}
             </>
           ) : (
             <span className="text-soft">No leading suspect yet</span>
@@ -59,12 +46,28 @@ export function Bay({ stored, machine, house }: { stored: StoredJob; machine: St
               <Hourglass aria-hidden className="size-5 shrink-0 text-warn" /> <span className="text-warn">{waits}</span>
             </>
           ) : (
-            <>
-              <ArrowRight aria-hidden className="size-5 shrink-0 text-do" /> {trace && nextLine(trace, stored)}
-            </>
+            bay && (
+              <>
+                <ArrowRight aria-hidden className="size-5 shrink-0 text-do" /> {bay.next}
+              </>
+            )
           )}
         </p>
+        {waiting > 0 && (
+          <p className="flex items-center gap-2 text-[14px] text-warn">
+            <CloudUpload aria-hidden className="size-5 shrink-0" /> {waiting} not in the workshop yet
+          </p>
+        )}
       </Link>
+    </li>
+  );
+}
+
+function Unreadable({ name, why }: { name: string; why: string }) {
+  return (
+    <li className="card p-4">
+      <h2 className="text-lg">{name}</h2>
+      <p className="text-danger">This job cannot be read as it is stored ({why}). It is kept, and in every backup.</p>
     </li>
   );
 }

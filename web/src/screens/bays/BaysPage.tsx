@@ -1,54 +1,128 @@
-import { Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { useHouse, useJobs, useMachines } from '../../api/hooks.ts';
+import { CloudUpload, Plus } from 'lucide-react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useHouse, useJobRows, useMachine } from '../../api/hooks.ts';
+import { jobOf } from '../../api/newJob.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
+import type { Entry } from '../../offline/entry.ts';
+import { useOutbox } from '../../offline/outbox.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { Empty, Failed, Loading } from '../../ui/States.tsx';
+import { complaintWords } from '../../words/complaint.ts';
 import { Bay } from './Bay.tsx';
-import { ClosedJobs } from './ClosedJobs.tsx';
+import { JobList } from './JobList.tsx';
+import { useAtHand } from './useAtHand.ts';
+
+type Other = 'closed' | 'away';
 
 export function BaysPage() {
   usePageTitle('Bays');
-  const jobs = useJobs();
-  const machines = useMachines();
   const house = useHouse();
-  const [closed, setClosed] = useState(false);
-  const byId = useMemo(() => new Map((machines.data ?? []).map((m) => [m.id, m])), [machines.data]);
-  const error = jobs.error ?? machines.error ?? house.error;
-  if (error && !jobs.data) return <Failed error={error} retry={() => void jobs.mutate()} />;
-  if (!jobs.data || !machines.data || !house.data) return <Loading what="Opening the bays" />;
-  const open = jobs.data.filter((j) => j.job.stage !== 'closed');
-  const done = jobs.data.filter((j) => j.job.stage === 'closed');
+  const [q, setQ] = useState('');
+  const [other, setOther] = useState<Other>();
+  const toggle = (which: Other) => setOther(other === which ? undefined : which);
   return (
     <div className="p-3 sm:p-5">
       <div className="mb-4 flex flex-wrap items-center gap-3">
-        <h1 className="grow text-2xl">{house.data.house.shopName}</h1>
+        <h1 className="grow text-2xl">{house.data?.house.shopName ?? 'Bays'}</h1>
+        <SearchField label="Search jobs, parts, notes" onSearch={setQ} />
         <LinkButton to="/new" look="do">
           <Plus aria-hidden className="size-5" /> New job
         </LinkButton>
       </div>
-      {open.length === 0 ? (
+      {q ? (
+        <section aria-label="Found">
+          <h2 className="mb-2 text-lg">Found for “{q}”</h2>
+          <JobList
+            asked={{ stage: 'any', q }}
+            none="Nothing found. Each word is looked for in machines, complaints, repairs, parts, notes and snags."
+          />
+        </section>
+      ) : (
+        <>
+          <ul className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
+            <OpenBays />
+          </ul>
+          <div className="mt-5 flex flex-wrap gap-3">
+            <Button aria-expanded={other === 'closed'} onClick={() => toggle('closed')}>
+              {other === 'closed' ? 'Hide' : 'Show'} closed jobs
+            </Button>
+            <Button aria-expanded={other === 'away'} onClick={() => toggle('away')}>
+              {other === 'away' ? 'Hide' : 'Show'} jobs put away
+            </Button>
+          </div>
+          {other === 'closed' && <JobList asked={{ stage: 'closed' }} none="No job is closed yet." />}
+          {other === 'away' && <JobList asked={{ stage: 'any', away: true }} none="No job is put away." />}
+        </>
+      )}
+    </div>
+  );
+}
+
+/** A job opened without a signal has its bay before the workshop has heard of it. */
+function MadeHere({ entry }: { entry: Entry }) {
+  const { machineId, job } = jobOf(entry);
+  const machine = useMachine(machineId);
+  return (
+    <li className="card">
+      <Link to={`/jobs/${entry.id}`} className="block p-4 hover:bg-sunk/40">
+        <h2 className="text-lg">{machine.data?.machine.name ?? 'New job'}</h2>
+        <p className="mb-3">{complaintWords(job.complaint)}</p>
+        <p className="flex items-center gap-2 text-warn">
+          <CloudUpload aria-hidden className="size-5 shrink-0" /> Opened here, not in the workshop yet
+        </p>
+      </Link>
+    </li>
+  );
+}
+
+/** A page of bays, and the one after it when it is asked for. */
+function OpenBays({ after }: { after?: string }) {
+  const jobs = useJobRows({ stage: 'open', after });
+  const [more, setMore] = useState(false);
+  useAtHand(jobs.data?.rows);
+  const made = useOutbox().filter((e) => e.path === '/jobs' && e.state === 'waiting');
+  if (jobs.error && !jobs.data)
+    return (
+      <li className="col-span-full">
+        <Failed error={jobs.error} retry={() => void jobs.mutate()} />
+      </li>
+    );
+  if (!jobs.data)
+    return (
+      <li className="col-span-full">
+        <Loading what="Opening the bays" />
+      </li>
+    );
+  const { rows, next } = jobs.data;
+  const here = after === undefined ? made.filter((e) => !rows.some((r) => r.id === e.id)) : [];
+  if (rows.length + here.length === 0 && after === undefined)
+    return (
+      <li className="col-span-full">
         <Empty title="Every bay is empty">
           <p className="text-soft">Open a job when a machine comes in: what it does, and when.</p>
           <LinkButton to="/new">Open the first job</LinkButton>
         </Empty>
-      ) : (
-        <ul className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
-          {open.map((stored) => {
-            const machine = byId.get(stored.machineId);
-            return machine ? <Bay key={stored.id} stored={stored} machine={machine} house={house.data!.house} /> : null;
-          })}
-        </ul>
-      )}
-      {done.length > 0 && (
-        <div className="mt-5">
-          <Button aria-expanded={closed} onClick={() => setClosed(!closed)}>
-            {closed ? 'Hide' : 'Show'} closed jobs ({done.length})
-          </Button>
-          {closed && <ClosedJobs jobs={done} machines={byId} />}
-        </div>
-      )}
-    </div>
+      </li>
+    );
+  return (
+    <>
+      {here.map((entry) => (
+        <MadeHere key={entry.id} entry={entry} />
+      ))}
+      {rows.map((row) => (
+        <Bay key={row.id} row={row} />
+      ))}
+      {next !== null &&
+        (more ? (
+          <OpenBays after={next} />
+        ) : (
+          <li className="col-span-full">
+            <Button onClick={() => setMore(true)}>Show more bays</Button>
+          </li>
+        ))}
+    </>
   );
 }

@@ -1,9 +1,9 @@
-import type { Station, StationState } from '@pondu/core';
+import type { BaySummary } from '@pondu/core';
 
 const WIDTH = 340;
 
 /** The trail as one thin line with its suspicion, for a bay. */
-export function MiniTrail({ stations, states }: { stations: readonly Station[]; states: readonly StationState[] }) {
+export function MiniTrail({ stations, states }: Pick<BaySummary, 'stations' | 'states'>) {
   const step = WIDTH / stations.length;
   const most = Math.max(0.2, ...states.map((s) => s.share));
   const proven = states.filter((s) => s.state === 'proven').length;

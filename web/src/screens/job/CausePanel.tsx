@@ -32,7 +32,7 @@ export function CausePanel({ fix, place, faults }: Props) {
 
   async function record(cause: string, found: 'found' | 'ruled out') {
     try {
-      await write('POST', '/causes', { id: crypto.randomUUID(), faultId: failed, cause, found });
+      await write('POST', '/causes', { faultId: failed, cause, found });
     } catch (error) {
       toast.error(problemOf(error).message);
     }

@@ -1,7 +1,6 @@
 import type { Complaint, JobBody } from '@pondu/core';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
-import { useSWRConfig } from 'swr';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
 import { useDraft } from '../../draft/useDraft.ts';
@@ -17,7 +16,6 @@ export function ComplaintStage({ stored }: JobPlace) {
   const patch = usePatch(stored);
   const moveOn = useMoveOn(stored);
   const go = useNavigate();
-  const { mutate } = useSWRConfig();
   const changed = JSON.stringify(draft) !== JSON.stringify(stored.job.complaint);
 
   async function save() {
@@ -29,12 +27,8 @@ export function ComplaintStage({ stored }: JobPlace) {
   async function putAway() {
     try {
       await call('DELETE', `/jobs/${stored.id}`);
-      await mutate('/jobs');
       void go('/');
-      const undo = async () => {
-        await call('POST', `/jobs/${stored.id}/restore`);
-        await mutate('/jobs');
-      };
+      const undo = () => call('POST', `/jobs/${stored.id}/restore`);
       toast('Job put away.', { action: { label: 'Undo', onClick: () => void undo() } });
     } catch (error) {
       toast.error(problemOf(error).message);

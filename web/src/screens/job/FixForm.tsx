@@ -21,7 +21,7 @@ const HOW = [
 ] as const satisfies readonly { value: Fix['how']; label: string }[];
 
 const formSchema = fixSchema
-  .omit({ id: true, at: true })
+  .omit({ id: true, at: true, by: true })
   .required()
   .extend({
     repairId: fixSchema.shape.repairId.unwrap(),
@@ -71,7 +71,7 @@ export function FixForm({ place: { stored, house }, repairs, suspects, asked }: 
 
   async function save(read: Read) {
     try {
-      await write('POST', '/fixes', { ...read, id: crypto.randomUUID() });
+      await write('POST', '/fixes', read);
       clear();
       form.reset(EMPTY);
       toast.success('Repair written down.');

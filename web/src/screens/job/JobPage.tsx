@@ -1,4 +1,4 @@
-import { Navigate, useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
 import { STAGES } from '@pondu/core/stages';
 import type { Stage } from '@pondu/core';
 import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
@@ -56,6 +56,19 @@ export function JobPage() {
         </h1>
         <Spine stored={stored} shown={stage} />
       </div>
+      {machine.data.awayAt !== null && (
+        <p className="no-print bg-warn-wash px-4 py-1 text-warn">
+          This machine is put away.{' '}
+          <Link className="inline-flex min-h-12 items-center underline" to={`/machines/${stored.machineId}`}>
+            Bring it back
+          </Link>
+        </p>
+      )}
+      {stored.unreadable > 0 && (
+        <p className="no-print bg-warn-wash px-4 py-2 text-warn">
+          {stored.unreadable} of its entries cannot be read as stored. They are kept, and in every backup.
+        </p>
+      )}
       {SCREENS[stage](place)}
     </>
   );

@@ -1,8 +1,10 @@
-import { formatQuantity, type CheckView, type Reading, type TraceView } from '@pondu/core';
+import { formatQuantity, type CheckView, type JobEvent, type Reading, type TraceView } from '@pondu/core';
 import { format } from 'date-fns';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
+import { useOutbox } from '../../offline/outbox.ts';
+import { byOf } from '../../offline/overlay.ts';
 import type { JobPlace } from './place.ts';
 
 export const readingWords = (reading: Reading, check: CheckView | undefined): string => {
@@ -12,6 +14,17 @@ export const readingWords = (reading: Reading, check: CheckView | undefined): st
 };
 
 const PRESENT = { yes: 'failing', no: 'running well', unknown: '' } as const;
+
+/** Who wrote it down and where, or that it is not in the workshop yet. */
+function Whence({ event, waits }: { event: JobEvent; waits: boolean }) {
+  const by = byOf(event);
+  if (waits) return <span className="tag !text-warn">not in the workshop yet</span>;
+  return by ? (
+    <span className="tag">
+      {by.initials}, {by.device}
+    </span>
+  ) : null;
+}
 
 /** Everything that happened, oldest first. A reading is never edited: a correction stands beside it. */
 export function Log({
@@ -33,6 +46,7 @@ export function Log({
   const superseded = new Set(
     events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
   );
+  const waiting = new Set(useOutbox().map((e) => e.id));
   const checkOf = (id: string) => checks.find((c) => c.check.id === id)?.check;
   return (
     <Collapsible.Root open={open} onOpenChange={onOpenChange} className="card lg:col-span-2">
@@ -68,6 +82,7 @@ export function Log({
                       .filter(Boolean)
                       .join(', ')}
                   </span>
+                  <Whence event={e} waits={waiting.has(reading.id)} />
                   {reading.note && <span className="basis-full text-[14px] text-soft">{reading.note}</span>}
                   {odd && <span className="text-[14px] font-semibold text-warn">fits nothing well: repeat it</span>}
                   {!old && check && (
@@ -92,6 +107,7 @@ export function Log({
               <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-4 bg-sunk/50 px-4 py-1">
                 <span className="tag w-24">{format(new Date(at), 'd MMM HH:mm')}</span>
                 <b>{text}</b>
+                <Whence event={e} waits={waiting.has(id)} />
               </li>
             );
           })}

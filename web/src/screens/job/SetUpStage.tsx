@@ -57,7 +57,6 @@ function SettingRow({ setting, place: { stored } }: { setting: SettingView; plac
     if (!readLeft.ok || (readFound && !readFound.ok)) return;
     try {
       await write('POST', '/settings', {
-        id: crypto.randomUUID(),
         figure: setting.figure,
         foundAt: readFound?.value ?? null,
         leftAt: readLeft.value,

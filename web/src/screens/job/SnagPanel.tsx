@@ -1,6 +1,7 @@
 import type { Snag } from '@pondu/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
+import { v4 as uuid } from 'uuid';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredJob } from '../../api/types.ts';
@@ -38,7 +39,7 @@ export function SnagPanel({ stored }: { stored: StoredJob }) {
   async function add() {
     if (!what.trim()) return setError('Say what was noticed.');
     setError(undefined);
-    if (await put({ id: crypto.randomUUID(), what, weight, done: false })) clear();
+    if (await put({ id: uuid(), what, weight, done: false })) clear();
   }
   return (
     <section className="card grid content-start gap-3 p-4" aria-label="Snags">

@@ -1,4 +1,4 @@
-import type { Conditions, House, MachineBody } from '@pondu/core';
+import { nowOf as conditionsNow, type Conditions, type House, type MachineBody } from '@pondu/core';
 import type { StoredJob } from '../../api/types.ts';
 import type { JobInput } from '../../tracer/worker.ts';
 
@@ -9,10 +9,5 @@ export const inputOf = (stored: StoredJob, machine: MachineBody, house: House): 
   events: stored.events,
 });
 
-/** How things stood at the last reading; a constant fault is taken to be there. */
-export function nowOf(stored: StoredJob): Conditions {
-  const last = stored.events.findLast((e) => e.type === 'reading')?.reading;
-  const present = stored.job.complaint.pattern === 'constant' ? 'yes' : 'unknown';
-  // A timed soak belongs to its own reading: the part has gone on warming or cooling since.
-  return { warmth: last?.warmth ?? 'unknown', faultPresent: last?.faultPresent ?? present };
-}
+/** How things stand now, by the job's own readings. */
+export const nowOf = (stored: StoredJob): Conditions => conditionsNow(stored.job, stored.events);

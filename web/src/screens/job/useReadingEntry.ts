@@ -86,9 +86,9 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
     setSaving(true);
     try {
       const sent = {
-        id: crypto.randomUUID(),
         checkId: check.id,
         typed,
+        value,
         note,
         confirmed,
         ...conditions,

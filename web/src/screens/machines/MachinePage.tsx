@@ -1,17 +1,17 @@
-import { format } from 'date-fns';
 import { Download, Plus } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { call } from '../../api/client.ts';
-import { useHouse, useJobs, useMachine } from '../../api/hooks.ts';
+import { useHouse, useMachine, useMachineSnags } from '../../api/hooks.ts';
+import { problemOf } from '../../api/problem.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
-import { complaintWords, STAGE_LABELS } from '../../words/complaint.ts';
 import { useModel } from '../../tracer/useTracer.ts';
+import { JobList } from '../bays/JobList.tsx';
 import { CircuitPanel } from './CircuitPanel.tsx';
 import { fitOutWords } from './fitOutWords.ts';
 import { MachineForm } from './MachineForm.tsx';
@@ -21,7 +21,7 @@ export function MachinePage() {
   const { id } = useParams();
   const stored = useMachine(id);
   const house = useHouse();
-  const jobs = useJobs();
+  const snags = useMachineSnags(id).data ?? [];
   const model = useModel(stored.data?.machine, house.data?.house);
   const [editing, setEditing] = useState(false);
   const { mutate } = useSWRConfig();
@@ -29,19 +29,24 @@ export function MachinePage() {
   usePageTitle(stored.data?.machine.name ?? 'Machine');
   if (stored.error && !stored.data) return <Failed error={stored.error} retry={() => void stored.mutate()} />;
   if (!stored.data || !house.data || stored.data.id !== id) return <Loading what="Fetching the machine" />;
-  const { machine } = stored.data;
-  const own = (jobs.data ?? []).filter((j) => j.machineId === id);
-  const snags = own.flatMap((j) => j.snags.filter((s) => !s.done));
+  const { machine, awayAt } = stored.data;
 
-  async function putAway() {
-    await call('DELETE', `/machines/${id}`);
-    await mutate('/machines');
-    void go('/machines');
-    const undo = async () => {
+  async function bringBack() {
+    try {
       await call('POST', `/machines/${id}/restore`);
-      await mutate('/machines');
-    };
-    toast('Machine put away with its jobs.', { action: { label: 'Undo', onClick: () => void undo() } });
+      await mutate(`/machines/${id}`);
+    } catch (error) {
+      toast.error(problemOf(error).message);
+    }
+  }
+  async function putAway() {
+    try {
+      await call('DELETE', `/machines/${id}`);
+      void go('/machines');
+      toast('Machine put away with its jobs.', { action: { label: 'Undo', onClick: () => void bringBack() } });
+    } catch (error) {
+      toast.error(problemOf(error).message);
+    }
   }
   return (
     <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
@@ -54,12 +59,16 @@ export function MachinePage() {
             {machine.firingOrder && <p>Firing order {machine.firingOrder}</p>}
             {machine.notes && <p className="mt-1 max-w-prose whitespace-pre-wrap">{machine.notes}</p>}
           </div>
-          <LinkButton to={`/new?machine=${id}`} look="do">
-            <Plus aria-hidden className="size-5" /> New job
-          </LinkButton>
-          <Button onClick={() => setEditing(!editing)} aria-expanded={editing}>
-            Change
-          </Button>
+          {awayAt === null && (
+            <>
+              <LinkButton to={`/new?machine=${id}`} look="do">
+                <Plus aria-hidden className="size-5" /> New job
+              </LinkButton>
+              <Button onClick={() => setEditing(!editing)} aria-expanded={editing}>
+                Change
+              </Button>
+            </>
+          )}
           <a
             className="inline-flex min-h-12 items-center gap-2 rounded-lg border-[1.5px] border-soft px-4 hover:bg-sunk"
             href={`/api/machines/${id}/export`}
@@ -67,8 +76,19 @@ export function MachinePage() {
           >
             <Download aria-hidden className="size-5" /> File
           </a>
-          <Button onClick={() => void putAway()}>Put away</Button>
+          {awayAt === null && <Button onClick={() => void putAway()}>Put away</Button>}
         </div>
+        {awayAt !== null && (
+          <div className="flex flex-wrap items-center gap-3 rounded-lg bg-warn-wash p-3 text-warn">
+            <p className="grow font-medium">This machine is put away with its jobs.</p>
+            <Button onClick={() => void bringBack()}>Bring it back</Button>
+          </div>
+        )}
+        {model.data?.unsolved.map(({ figure, words }) => (
+          <p key={figure} role="alert" className="font-medium text-danger">
+            {words}
+          </p>
+        ))}
         {editing && (
           <MachineForm
             stored={stored.data}
@@ -85,18 +105,7 @@ export function MachinePage() {
       <div className="grid content-start gap-3">
         <section className="card p-4" aria-label="History">
           <h2 className="text-lg">History</h2>
-          {own.length === 0 && <p className="text-soft">No job yet.</p>}
-          <ul className="divide-y divide-rule">
-            {own.map((j) => (
-              <li key={j.id}>
-                <Link to={`/jobs/${j.id}`} className="flex min-h-12 flex-wrap items-center gap-x-3 hover:bg-sunk">
-                  <span className="tag">{format(new Date(j.job.openedAt), 'd MMM yyyy')}</span>
-                  <span className="grow">{complaintWords(j.job.complaint)}</span>
-                  <span>{STAGE_LABELS[j.job.stage]}</span>
-                </Link>
-              </li>
-            ))}
-          </ul>
+          <JobList asked={{ stage: 'any', machine: id }} none="No job yet." />
         </section>
         {snags.length > 0 && (
           <section className="card p-4" aria-label="Open snags">

@@ -1,4 +1,12 @@
-import { formatBand, parseQuantity, preferredUnit, type House, type PlateValue, type PlateView } from '@pondu/core';
+import {
+  formatBand,
+  formatQuantity,
+  parseQuantity,
+  preferredUnit,
+  type House,
+  type PlateValue,
+  type PlateView,
+} from '@pondu/core';
 import { useState } from 'react';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -86,6 +94,9 @@ function PlateEditor({ plate, stored, onDone }: { plate: PlateView; stored: Stor
   const [draft, setDraft, clear] = useDraft(`${stored.id}.${plate.id}`, initial);
   const [errors, setErrors] = useState<Record<string, string>>({});
 
+  const { range } = plate;
+  const outside = `This machine is computed with ${formatQuantity(range.low, plate.dimension)} to ${formatQuantity(range.high, plate.dimension)}.`;
+
   async function put(own: PlateValue | undefined) {
     const { [plate.id]: _old, ...others } = stored.machine.plates;
     try {
@@ -110,8 +121,13 @@ function PlateEditor({ plate, stored, onDone }: { plate: PlateView; stored: Stor
     if (!high.ok) wrong['high'] = failureWords(high.failure);
     if (low.ok && high.ok && low.value > high.value)
       wrong['low'] = 'The band is upside down: the lower figure is above the upper one.';
+    for (const [end, read] of [
+      ['low', low],
+      ['high', high],
+    ] as const)
+      if (read.ok && !wrong[end] && !(read.value >= range.low && read.value <= range.high)) wrong[end] = outside;
     setErrors(wrong);
-    if (low.ok && high.ok && !wrong['low'])
+    if (low.ok && high.ok && Object.keys(wrong).length === 0)
       void put({ low: low.value, high: high.value, source: draft.source as PlateValue['source'], note: draft.note });
   }
   return (

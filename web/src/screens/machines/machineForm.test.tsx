@@ -98,7 +98,7 @@ describe('a machine by what one sees', () => {
   });
   it('shows a stored machine as its answers', () => {
     const fitOut = { ...known.fitOut, layout: 'capacitor-discharge', cylinders: 3, ballast: 'none' } as const;
-    const stored = { id: 'm', version: 1, updatedAt: '', machine: { ...known, fitOut } };
+    const stored = { id: 'm', version: 1, updatedAt: '', awayAt: null, machine: { ...known, fitOut } };
     render(
       <Around>
         <MachineForm stored={stored} draftKey="s" onSaved={() => undefined} />

@@ -1,15 +1,15 @@
 import type { Complaint } from '@pondu/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useSWRConfig } from 'swr';
-import { call } from '../../api/client.ts';
-import { useMachines } from '../../api/hooks.ts';
+import { useMachine, useMachineRows } from '../../api/hooks.ts';
+import { openJob } from '../../api/newJob.ts';
 import { problemOf } from '../../api/problem.ts';
-import type { StoredJob, StoredMachine } from '../../api/types.ts';
+import type { StoredMachine } from '../../api/types.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { useDraft } from '../../draft/useDraft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { ComplaintFields, emptyComplaint } from '../job/ComplaintFields.tsx';
 import { MachineForm } from '../machines/MachineForm.tsx';
@@ -17,7 +17,8 @@ import { MachineForm } from '../machines/MachineForm.tsx';
 /** A machine comes in: which one, what it does, and when. */
 export function NewJobPage() {
   usePageTitle('New job');
-  const machines = useMachines();
+  const [q, setQ] = useState('');
+  const machines = useMachineRows({ q });
   const [params] = useSearchParams();
   const [draft, setDraft, clear] = useDraft('new-job', {
     machineId: params.get('machine') ?? '',
@@ -26,10 +27,14 @@ export function NewJobPage() {
   const [adding, setAdding] = useState(false);
   const [errors, setErrors] = useState<Record<string, string>>({});
   const go = useNavigate();
-  const { mutate } = useSWRConfig();
+  const picked = useMachine(draft.machineId || undefined);
   if (machines.error && !machines.data) return <Failed error={machines.error} retry={() => void machines.mutate()} />;
   if (!machines.data) return <Loading what="Opening a new job" />;
-  const known = machines.data.some((m) => m.id === draft.machineId);
+  const found = machines.data.rows.flatMap(({ id, machine }) => (machine ? [{ id, machine }] : []));
+  // One chosen before stays in sight, whatever is looked for now.
+  const elsewhere = picked.data && !found.some((m) => m.id === picked.data!.id) ? [picked.data] : [];
+  const shown = [...elsewhere, ...found];
+  const known = shown.some((m) => m.id === draft.machineId);
 
   async function open() {
     const { complaint } = draft;
@@ -40,19 +45,15 @@ export function NewJobPage() {
     setErrors(wrong);
     if (Object.keys(wrong).length) return;
     try {
-      const made = await call<StoredJob>('POST', '/jobs', {
-        machineId: draft.machineId,
-        complaint: complaint as Complaint,
-      });
+      const id = await openJob(draft.machineId, complaint as Complaint);
       clear();
-      await mutate('/jobs');
-      void go(`/jobs/${made.id}/look`);
+      void go(`/jobs/${id}/look`);
     } catch (error) {
       setErrors({ all: problemOf(error).message });
     }
   }
   const added = async (machine: StoredMachine) => {
-    await mutate('/machines');
+    await machines.mutate();
     setDraft({ ...draft, machineId: machine.id });
     setAdding(false);
   };
@@ -60,11 +61,12 @@ export function NewJobPage() {
     <div className="mx-auto grid max-w-3xl gap-4 p-3 sm:p-5">
       <h1 className="text-2xl">New job</h1>
       <section className="card grid gap-3 p-4" aria-label="Machine">
+        {(machines.data.next !== null || q) && <SearchField label="Search machines" onSearch={setQ} />}
         <Choice
           label="Which machine"
           columns="sm:grid-cols-2"
           value={draft.machineId}
-          options={machines.data.map((m) => ({
+          options={shown.map((m) => ({
             value: m.id,
             label: m.machine.name,
             help: [m.machine.kind, m.machine.year].filter(Boolean).join(', '),

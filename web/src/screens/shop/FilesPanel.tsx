@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { useSWRConfig } from 'swr';
-import { call } from '../../api/client.ts';
+import { upload } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -11,6 +11,10 @@ interface Imported {
 }
 
 const MOST_SHOWN = 5;
+const namesOf = (names: readonly string[]): string =>
+  names.length > MOST_SHOWN
+    ? `${names.slice(0, MOST_SHOWN).join(', ')} and ${names.length - MOST_SHOWN} more`
+    : names.join(', ');
 
 /** Open files in and out, and a copy of the data. */
 export function FilesPanel() {
@@ -19,30 +23,26 @@ export function FilesPanel() {
   const { mutate } = useSWRConfig();
 
   async function read(file: File) {
-    let content: unknown;
+    setSaid({ bad: false, lines: [`Reading ${file.name}…`] });
     try {
-      content = JSON.parse(await file.text());
-    } catch {
-      setSaid({
-        bad: true,
-        lines: [`${file.name} is not a whole JSON file: it may be cut off, or something else. Nothing was changed.`],
-      });
-      return;
-    }
-    try {
-      const done = await call<Imported>('POST', '/import', content);
+      const done = await upload<Imported>('/import', file);
       const lines = [
         `Read ${done.machines} ${done.machines === 1 ? 'machine' : 'machines'} and ${done.jobs} ${done.jobs === 1 ? 'job' : 'jobs'}.`,
       ];
-      if (done.skipped.length) lines.push(`Here already and left as they are: ${done.skipped.join(', ')}.`);
+      if (done.skipped.length) lines.push(`Here already and left as they are: ${namesOf(done.skipped)}.`);
       setSaid({ bad: false, lines });
       await mutate(() => true);
     } catch (error) {
       const refusal = problemOf(error);
-      const fields = refusal.fields.slice(0, MOST_SHOWN).map((f) => `${f.field || 'file'}: ${f.message}`);
+      const fields = refusal.fields.slice(0, MOST_SHOWN).map((f) => `${f.field || file.name}: ${f.message}`);
+      const others = (refusal.count ?? 0) - fields.length;
       setSaid({
         bad: true,
-        lines: [`${file.name} was not read, and nothing was changed.`, ...(fields.length ? fields : [refusal.message])],
+        lines: [
+          `${file.name} was not read, and nothing was changed.`,
+          ...(fields.length ? fields : [refusal.message]),
+          ...(others > 0 ? [`And ${others} more like these.`] : []),
+        ],
       });
     }
   }

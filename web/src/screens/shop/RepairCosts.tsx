@@ -43,7 +43,7 @@ export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved:
   const [editing, setEditing] = useState<string>();
   if (error) return <Failed error={error} />;
   if (!model) return <Loading what="Fetching the repairs" />;
-  const repairs = model.repairs.filter((r) => !/-[2-9]\./.test(r.id));
+  const repairs = model.repairs.filter((r) => r.follows === null);
   return (
     <section className="card p-4 lg:col-span-2" aria-label="Repairs">
       <h2 className="text-xl">What repairs cost here</h2>

@@ -1,8 +1,10 @@
 import { useHouse } from '../../api/hooks.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { DevicesPanel } from './DevicesPanel.tsx';
 import { FilesPanel } from './FilesPanel.tsx';
 import { HouseForm } from './HouseForm.tsx';
+import { JournalPanel } from './JournalPanel.tsx';
 import { RepairCosts } from './RepairCosts.tsx';
 
 export function ShopPage() {
@@ -14,8 +16,12 @@ export function ShopPage() {
   return (
     <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-2">
       <HouseForm key={house.data.version} stored={house.data} onSaved={again} />
-      <FilesPanel />
+      <div className="grid content-start gap-3">
+        <DevicesPanel />
+        <FilesPanel />
+      </div>
       <RepairCosts stored={house.data} onSaved={again} />
+      <JournalPanel />
     </div>
   );
 }

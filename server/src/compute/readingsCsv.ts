@@ -1,9 +1,12 @@
 import { formatQuantity, INSTRUMENTS, type Tracer } from '@pondu/core';
 import type { JobEvent } from '@pondu/core/schema';
 
+/** What no spreadsheet takes for a formula, though it begins with a sign. */
+const PLAIN_NUMBER = /^[+-]?\d+(\.\d+)?(e[+-]?\d+)?$/i;
+
 /** RFC 4180; a cell that a spreadsheet would run as a formula is disarmed. */
 const cell = (value: string): string => {
-  const safe = /^[=+@\t\r]|^-[^\d.]/.test(value) ? `'${value}` : value;
+  const safe = /^[=+\-@\t\r]/.test(value) && !PLAIN_NUMBER.test(value) ? `'${value}` : value;
   return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
 };
 

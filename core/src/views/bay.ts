@@ -1,0 +1,57 @@
+import type { Station } from '../layouts/index.ts';
+import type { Conditions, JobBody, JobEvent } from '../schema/job.ts';
+import type { Tracer } from '../tracing/trace.ts';
+import type { StationState } from '../tracing/suspects.ts';
+import { traceView, type TraceView } from './views.ts';
+
+/** What a bay shows of its job: the trail as one line, where it is lost, and what comes next. */
+export interface BaySummary {
+  stations: readonly Pick<Station, 'id' | 'label'>[];
+  states: readonly StationState[];
+  /** The leading suspect, once one leads. */
+  lost: { part: string; how: string; share: number } | null;
+  next: string;
+}
+
+/** From this share on a suspect is named. */
+const LEADS_FROM = 0.3;
+
+/** How things stood at the last reading; a constant fault is taken to be there. */
+export function nowOf(job: Pick<JobBody, 'complaint'>, events: readonly JobEvent[]): Conditions {
+  const last = events.findLast((e) => e.type === 'reading')?.reading;
+  const present = job.complaint.pattern === 'constant' ? 'yes' : 'unknown';
+  // A timed soak belongs to its own reading: the part has gone on warming or cooling since.
+  return { warmth: last?.warmth ?? 'unknown', faultPresent: last?.faultPresent ?? present };
+}
+
+/** What the job asks for next, in one line. */
+function nextLine(trace: TraceView, stage: JobBody['stage'], events: readonly JobEvent[]): string {
+  const { verdict } = trace;
+  if (stage === 'prove') return 'Prove it, then close';
+  if (stage === 'set up') return 'Set it up';
+  switch (verdict.kind) {
+    case 'fix':
+      return verdict.repair.label;
+    case 'second check':
+      return verdict.check.label;
+    case 'sound':
+      return events.some((e) => e.type === 'fix') ? 'Prove it' : 'Spark is sound: look to fuel, air, timing';
+    case 'wait':
+      return 'Wait until it fails again';
+    case 'outside':
+      return 'Readings contradict each other';
+    default:
+      return trace.ranked[0]?.label ?? 'Nothing left to check';
+  }
+}
+
+export function baySummary(tracer: Tracer, job: JobBody, events: readonly JobEvent[]): BaySummary {
+  const trace = traceView(tracer, job.complaint, events, nowOf(job, events));
+  const [first] = trace.suspects;
+  return {
+    stations: tracer.model.layout.stations.map(({ id, label }) => ({ id, label })),
+    states: trace.stations,
+    lost: first && first.share > LEADS_FROM ? { part: first.part, how: first.how, share: first.share } : null,
+    next: nextLine(trace, job.stage, events),
+  };
+}

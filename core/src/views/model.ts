@@ -1,0 +1,47 @@
+import { formatBand } from '../quantity/index.ts';
+import type { House } from '../schema/house.ts';
+import type { MachineBody } from '../schema/machine.ts';
+import type { Plate } from '../tracing/model.ts';
+import { ruler } from '../tracing/ruler.ts';
+import { plateProblems, unsolved } from '../tracing/solvable.ts';
+import type { TracerCache } from '../tracing/trace.ts';
+import { checkView, platesView, repairsView } from './views.ts';
+
+/** What to change on a machine that cannot be computed. */
+export const unsolvedWords = (plate: Plate): string =>
+  `${plate.part.label}: ${plate.spec.label.toLowerCase()} is given as ${formatBand(plate.low, plate.high, plate.spec.dimension)}. ` +
+  `This machine is computed with ${formatBand(plate.range.low, plate.range.high, plate.spec.dimension)}: change the figure on the machine’s page.`;
+
+/**
+ * A machine without its jobs: stations, figures, repairs, checks with what each should read. One that cannot be
+ * computed still shows its figures, and `unsolved` names those to change; it then has no checks.
+ */
+export function modelView(tracers: TracerCache, machine: MachineBody, house: House) {
+  const wrong = unsolvedOf(tracers, machine, house);
+  const { model, weigher } = tracers.for(machine, house);
+  return {
+    unsolved: wrong.map((plate) => ({ figure: plate.id, words: unsolvedWords(plate) })),
+    stations: model.layout.stations,
+    plates: platesView(model),
+    repairs: repairsView(model),
+    checks: wrong.length
+      ? []
+      : model.checks.map((check) => ({ check: checkView(check), well: ruler(weigher, check, []).well })),
+    faults: model.faults.map((f) => ({ id: f.id, part: f.part.label, how: f.mode.label, repairId: f.repairId })),
+  };
+}
+export type ModelView = ReturnType<typeof modelView>;
+
+/** Quick where all is well: only what the tracer will be asked anyway is solved. */
+function unsolvedOf(tracers: TracerCache, machine: MachineBody, house: House): readonly Plate[] {
+  const { weigher } = tracers.for(machine, house);
+  try {
+    if (plateProblems(machine, weigher.model).length === 0) {
+      for (const check of weigher.model.checks) weigher.ensemble([]).predict(check);
+      return [];
+    }
+  } catch {
+    // Which figure it is, is found out below.
+  }
+  return unsolved(machine, house);
+}

@@ -1,0 +1,173 @@
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { computePool } from '../src/compute/pool.ts';
+import type { Compute } from '../src/compute/compute.ts';
+import { clearImports, importFile } from '../src/files/import.ts';
+import { openStore } from '../src/store/database.ts';
+import { complaint, machineBody, newJob, start, type Started } from './start.ts';
+
+const reading = (id: string) => ({
+  type: 'reading',
+  reading: { id, checkId: 'battery-rest', value: { kind: 'number', value: 12.4 }, at: '2026-01-01T00:00:00Z' },
+});
+/** A shop of so many jobs, each with its events. */
+const shop = (jobs: number, events: number, prefix = 'i') => ({
+  format: 'pondu',
+  version: 1,
+  machines: [
+    {
+      id: `${prefix}-machine`,
+      machine: machineBody,
+      jobs: Array.from({ length: jobs }, (_, j) => ({
+        id: `${prefix}-${j}`,
+        complaint,
+        openedAt: '2026-01-01T00:00:00Z',
+        events: Array.from({ length: events }, (_x, e) => reading(`${e}`)),
+        snags: [{ id: `${prefix}-${j}-s`, what: 'Belt', weight: 'looks', at: '2026-01-01T00:00:00Z' }],
+      })),
+    },
+  ],
+});
+
+describe('an import', () => {
+  let s: Started;
+  beforeAll(async () => {
+    s = await start();
+  });
+  afterAll(() => s.stop());
+
+  it('lets others write in between, shows nothing until all is in, and then all of it in order', async () => {
+    const id = await newJob(s);
+    const events: string[] = [];
+    const importing = s.api
+      .post('/api/import')
+      .send(shop(60, 50))
+      .expect(201)
+      .then((res) => {
+        events.push('imported');
+        return res;
+      });
+    // While it goes on: readings are written down, and nothing of the import shows.
+    let between = 0;
+    while (!events.length) {
+      await s.api.post(`/api/jobs/${id}/settings`).send({ figure: 'a', leftAt: between }).expect(201);
+      if (events.length) break;
+      between++;
+      expect((await s.api.get('/api/machines/i-machine')).status).toBe(events.length ? 200 : 404);
+    }
+    expect((await importing).body).toEqual({ machines: 1, jobs: 60, skipped: [] });
+    expect(between).toBeGreaterThan(2);
+    const job = (await s.api.get('/api/jobs/i-7').expect(200)).body as {
+      events: { reading: { id: string } }[];
+      snags: object[];
+    };
+    expect(job.events.map((e) => e.reading.id)).toEqual(Array.from({ length: 50 }, (_, i) => `${i}`));
+    expect(job.snags).toHaveLength(1);
+    expect((await s.api.get('/api/jobs?q=belt&machine=i-machine&limit=200')).body.rows).toHaveLength(60);
+  });
+  it('that fails after some slices leaves no trace', async () => {
+    const file = shop(20, 30, 'f');
+    file.machines[0]!.jobs.push(file.machines[0]!.jobs[0]!);
+    await s.api.post('/api/import').send(file).expect(409);
+    for (const table of ['machines', 'jobs'] as const)
+      expect(await s.store.models[table].count({ where: { id: ['f-machine', 'f-0', 'f-19'] } })).toBe(0);
+    expect(await s.store.models.events.count({ where: { jobId: 'f-3' } })).toBe(0);
+    await s.api.get('/api/jobs?q=belt').expect(200);
+  });
+  it('cut off by a dying server is cleared away at the next start', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'pondu-cut-'));
+    const store = await openStore(join(folder, 'a.sqlite'));
+    const path = join(folder, 'shop.json');
+    await writeFile(path, JSON.stringify(shop(10, 10, 'c')));
+    await importFile(store, s.compute.readImport, path, folder);
+    await store.models.machines.update({ importing: 'dead' }, { where: { id: 'c-machine' } });
+    await store.models.jobs.update({ importing: 'dead' }, { where: { machineId: 'c-machine' } });
+    await clearImports(store);
+    expect([
+      await store.models.machines.count(),
+      await store.models.jobs.count(),
+      await store.models.events.count(),
+    ]).toEqual([0, 0, 0]);
+    const [[docs]] = (await store.sequelize.query('SELECT count(*) AS n FROM search_docs')) as unknown as [
+      { n: number }[],
+    ];
+    expect(docs!.n).toBe(0);
+    await store.close();
+    await rm(folder, { recursive: true, force: true });
+  });
+  it('of what is here already leaves it as it is', async () => {
+    await s.api
+      .post('/api/import')
+      .send(shop(2, 2, 'twice'))
+      .expect(201);
+    const again = await s.api
+      .post('/api/import')
+      .send(shop(3, 2, 'twice'))
+      .expect(201);
+    expect(again.body).toEqual({ machines: 0, jobs: 0, skipped: ['Test car'] });
+    await s.api.get('/api/jobs/twice-2').expect(404);
+  });
+});
+
+describe('computing on threads of its own', () => {
+  const worker = join(import.meta.dirname, '../src/compute/worker.ts');
+  let compute: Compute;
+  let s: Started;
+  beforeAll(async () => {
+    compute = computePool(worker);
+    s = await start({ compute });
+  });
+  afterAll(async () => {
+    await s.stop();
+    await compute.close();
+  });
+
+  it('gives what the same task gives here, refusals with their facts', async () => {
+    const here = await start();
+    const [there, local] = [await newJob(s), await newJob(here)];
+    const traced = async (from: Started, id: string) =>
+      (await from.api.get(`/api/jobs/${id}/trace`).expect(200)).body as object;
+    expect(await traced(s, there)).toEqual(await traced(here, local));
+    const refused = await s.api
+      .post(`/api/jobs/${there}/readings`)
+      .send({ checkId: 'battery-rest', typed: '126' })
+      .expect(422);
+    expect(refused.body).toMatchObject({ type: 'urn:pondu:absurd', fields: [{ field: 'typed' }] });
+    await s.api.get(`/api/jobs/${there}/checks/none/ruler`).expect(404);
+    await here.stop();
+  });
+  it('others are answered while cold machines are traced', async () => {
+    const ids: string[] = [];
+    for (const cylinders of [4, 6, 8] as const) {
+      const { body } = await s.api
+        .post('/api/machines')
+        .send({ ...machineBody, fitOut: { ...machineBody.fitOut, cylinders } })
+        .expect(201);
+      ids.push(await newJob(s, complaint, (body as { id: string }).id));
+    }
+    const order: string[] = [];
+    const traces = ids.map((id) =>
+      s.api
+        .get(`/api/jobs/${id}/trace`)
+        .expect(200)
+        .then(() => void order.push('trace')),
+    );
+    await s.api
+      .get('/api/health')
+      .expect(200)
+      .then(() => void order.push('health'));
+    await Promise.all(traces);
+    expect(order[0]).toBe('health');
+  });
+  it('reads an import there as well', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'pondu-there-'));
+    const path = join(folder, 'a.json');
+    await writeFile(path, JSON.stringify(shop(1, 1)));
+    const spool = { machines: join(folder, 'm'), rows: join(folder, 'r') };
+    expect(await compute.readImport(path, spool)).toEqual({ ok: true, house: null, rows: 2 });
+    expect((await readFile(spool.rows, 'utf8')).split('\n')[0]).toContain('"job",0,"i-0"');
+    await rm(folder, { recursive: true, force: true });
+  });
+});

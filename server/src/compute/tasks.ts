@@ -1,0 +1,188 @@
+import {
+  absurd,
+  baySummary,
+  causesView,
+  checkView,
+  drawFault,
+  HiddenMachine,
+  machineCircuit,
+  modelView,
+  plateProblems,
+  platesView,
+  proofView,
+  readTyped,
+  ruler,
+  seededRandom,
+  settingsView,
+  SimulatedMeter,
+  suits,
+  traceCauses,
+  traceView,
+  Unsolved,
+  unsolvedWords,
+  withTracer,
+  type Conditions,
+  type House,
+  type MachineBody,
+  type MachineState,
+  type Plate,
+  type ReadingValue,
+  type Shown,
+  type Tracer,
+  type TracerCache,
+} from '@pondu/core';
+import type { JobBody, JobEvent } from '@pondu/core/schema';
+import { invalid, notFound, Problem } from '../http/problem.ts';
+import type { Summary } from '../store/changes.ts';
+import { parseWords } from './parseWords.ts';
+import { readingsCsv } from './readingsCsv.ts';
+
+export interface OfMachine {
+  machine: MachineBody;
+  house: House;
+}
+export interface OfJob extends OfMachine {
+  job: JobBody;
+  events: JobEvent[];
+}
+
+const checkOf = (tracer: Tracer, id: string) => {
+  const check = tracer.weigher.check(id);
+  if (!check) throw notFound('check on this machine', id);
+  return check;
+};
+
+interface Sent {
+  checkId: string;
+  typed?: string | undefined;
+  value?: ReadingValue | undefined;
+  confirmed: boolean;
+}
+/** A reading as sent, made into a value of the check's own kind; an absurd one is asked about once. */
+function readingValue(tracer: Tracer, { checkId, typed, value, confirmed }: Sent): ReadingValue {
+  const check = checkOf(tracer, checkId);
+  const read = typed === undefined ? { ok: true as const, value: value! } : readTyped(check, typed);
+  if (!read.ok) throw invalid([{ field: 'typed', message: parseWords(read.failure) }]);
+  if (!suits(check, read.value))
+    throw invalid([
+      { field: 'value', message: 'This check cannot show that: another kind of value, or another word.' },
+    ]);
+  if (!confirmed && absurd(tracer.weigher, check, read.value))
+    throw new Problem(
+      422,
+      'absurd',
+      'Is the meter on the right range, and are the leads where they belong? Confirm to let the reading stand.',
+      { fields: [{ field: 'typed', message: 'Far outside what this machine can show.' }] },
+    );
+  return read.value;
+}
+
+const SUSPECTS_ON_RULER = 5;
+const UNKNOWN: Conditions = { warmth: 'unknown', faultPresent: 'unknown' };
+
+/** A simulated meter's whole run, so that the stream itself computes nothing. */
+const METER_EVERY_SECONDS = 0.25;
+/** Nobody cranks longer. */
+const METER_LAST_SECONDS = 30;
+export interface MeterRun {
+  everySeconds: number;
+  shown: Shown[];
+}
+
+const outOfRange = ({ plate, end }: { plate: Plate; end: 'low' | 'high' }) => ({
+  field: `plates.${plate.id}.${end}`,
+  message: unsolvedWords(plate),
+});
+
+/** Everything that the server computes. Each is pure: the same input gives the same answer, on whatever thread. */
+export const TASKS = {
+  trace: (cache: TracerCache, { machine, house, job, events, now }: OfJob & { now: Conditions }) =>
+    withTracer(cache, machine, house, (t) => traceView(t, job.complaint, events, now)),
+  ruler: (cache: TracerCache, { machine, house, job, events, checkId }: OfJob & { checkId: string }) =>
+    withTracer(cache, machine, house, (t) => {
+      const { suspects } = t.trace(job.complaint, events, UNKNOWN);
+      const leading = suspects.slice(0, SUSPECTS_ON_RULER).map((s) => s.fault);
+      return ruler(t.weigher, checkOf(t, checkId), leading);
+    }),
+  causes: (cache: TracerCache, { machine, house, job, events, faultId }: OfJob & { faultId: string }) =>
+    withTracer(cache, machine, house, (t) => {
+      const causes = traceCauses(t, faultId, job.complaint, events);
+      if (!causes) throw notFound('way of failing on this machine', faultId);
+      return causesView(causes);
+    }),
+  proof: (cache: TracerCache, { machine, house, job, events }: OfJob) =>
+    withTracer(cache, machine, house, (t) => proofView(t, job.complaint, events)),
+  settings: (cache: TracerCache, { machine, house, events }: OfJob) =>
+    settingsView(cache.for(machine, house).model, events),
+  csv: (cache: TracerCache, { machine, house, events }: OfJob) => readingsCsv(cache.for(machine, house), events),
+  summary: (cache: TracerCache, { machine, house, job, events }: OfJob): Summary =>
+    withTracer(cache, machine, house, (t) => ({ ok: true, bay: baySummary(t, job, events) })),
+  reading: (cache: TracerCache, { machine, house, sent }: OfMachine & { sent: Sent }) =>
+    withTracer(cache, machine, house, (t) => readingValue(t, sent)),
+  checks: (cache: TracerCache, { machine, house }: OfMachine) =>
+    withTracer(cache, machine, house, (t) =>
+      t.model.checks.map((check) => ({
+        ...checkView(check),
+        state: check.state,
+        well: ruler(t.weigher, check, []).well,
+      })),
+    ),
+  plates: (cache: TracerCache, { machine, house }: OfMachine) => platesView(cache.for(machine, house).model),
+  model: (cache: TracerCache, { machine, house }: OfMachine) => modelView(cache, machine, house),
+  /** Figures that are not in the range in which this machine is computed, by their field. */
+  figures: (cache: TracerCache, { machine, house }: OfMachine) =>
+    plateProblems(machine, cache.for(machine, house).model).map(outOfRange),
+  circuit: (
+    cache: TracerCache,
+    { machine, house, state, fault }: OfMachine & { state: MachineState; fault: string | undefined },
+  ) =>
+    withTracer(cache, machine, house, ({ model }) => {
+      const circuit = machineCircuit(machine.name, model, state, fault);
+      if (!circuit.ok) throw notFound('way of failing on this machine', fault ?? '');
+      return circuit.text;
+    }),
+  meter: (
+    cache: TracerCache,
+    { machine, house, checkId, seed, fault }: OfMachine & { checkId: string; seed: number; fault: string | undefined },
+  ): MeterRun =>
+    withTracer(cache, machine, house, ({ model, weigher }) => {
+      const check = weigher.check(checkId);
+      if (!check) throw notFound('check on this machine', checkId);
+      const named = model.faults.find((f) => f.id === fault);
+      if (fault && fault !== 'none' && !named) throw notFound('way of failing on this machine', fault);
+      const random = seededRandom(seed);
+      const faults = fault === 'none' ? [] : [named ?? drawFault(model, random)];
+      // Which check is asked must not change the machine: its figures are drawn from a seed of their own.
+      const meter = new SimulatedMeter(new HiddenMachine(model, faults, seededRandom(seed + 7)), check, random);
+      const steps = Math.round(METER_LAST_SECONDS / METER_EVERY_SECONDS);
+      return {
+        everySeconds: METER_EVERY_SECONDS,
+        shown: Array.from({ length: steps + 1 }, (_, i) => meter.at(i * METER_EVERY_SECONDS)),
+      };
+    }),
+};
+export type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+export type Input<N extends TaskName> = Parameters<Tasks[N]>[1];
+export type Output<N extends TaskName> = ReturnType<Tasks[N]>;
+
+/** Failures cross a thread's border as data: an error thrown over it would lose its facts. */
+export type Answer<T> =
+  | { ok: true; value: T }
+  | { ok: false; status: number; code: string; title: string; facts: Readonly<Record<string, unknown>> };
+
+export function answer<N extends TaskName>(cache: TracerCache, name: N, input: Input<N>): Answer<Output<N>> {
+  try {
+    return { ok: true, value: TASKS[name](cache, input as never) as Output<N> };
+  } catch (error) {
+    const problem = error instanceof Unsolved ? unsolvedProblem(error) : error;
+    if (!(problem instanceof Problem)) throw error;
+    const { status, code, message: title, facts } = problem;
+    return { ok: false, status, code, title, facts };
+  }
+}
+
+const unsolvedProblem = ({ plates }: Unsolved): Problem =>
+  new Problem(422, 'unsolved', plates.map(unsolvedWords).join(' '), {
+    fields: plates.map((plate) => ({ field: `plates.${plate.id}`, message: unsolvedWords(plate) })),
+  });

@@ -1,0 +1,155 @@
+import { useSyncExternalStore } from 'react';
+import { v4 as uuid } from 'uuid';
+import { call } from '../api/client.ts';
+import type { ApiProblem} from '../api/problem.ts';
+import { problemOf } from '../api/problem.ts';
+import type { StoredJob } from '../api/types.ts';
+import type { Entry } from './entry.ts';
+import { keep } from './keep.ts';
+import { link } from './link.ts';
+
+export type Draft = Pick<Entry, 'jobId' | 'method' | 'path' | 'body' | 'version'>;
+/** It went up, and this is the job now; or it waits here. */
+export type Sent = { state: 'sent'; job: StoredJob } | { state: 'waiting'; entry: Entry };
+
+/** An entry that waited longer than this goes up with the time at which it was entered. */
+const LATE_MS = 30_000;
+
+const addressOf = ({ jobId, path }: Entry): string => (path === '/jobs' ? '/jobs' : `/jobs/${jobId}${path}`);
+/** Making a job or writing down a fact takes the entry's own id; a change of the job has none. */
+const bodyOf = (entry: Entry): Record<string, unknown> => {
+  const named = entry.method === 'POST' && entry.path !== '/close';
+  const late = named && Date.now() - Date.parse(entry.at) > LATE_MS;
+  return { ...(named ? { id: entry.id } : {}), ...entry.body, ...(late ? { at: entry.at } : {}) };
+};
+
+/** What was entered and is not acknowledged yet; it goes up in the order in which it was entered. */
+class Outbox {
+  entries: readonly Entry[] = [];
+  private readonly watchers = new Set<() => void>();
+  private seq = 0;
+  private flushing: Promise<void> | undefined;
+  /** Told of each job that something went up to. */
+  sent: (job: StoredJob) => void = () => undefined;
+
+  async load(): Promise<void> {
+    const kept = await (await keep()).entries();
+    const known = new Set(this.entries.map((e) => e.id));
+    this.show([...this.entries, ...kept.filter((e) => !known.has(e.id))].sort((a, b) => a.seq - b.seq));
+    this.seq = Math.max(this.seq, ...this.entries.map((e) => e.seq));
+  }
+
+  private show(entries: readonly Entry[]): void {
+    this.entries = entries;
+    for (const watcher of this.watchers) watcher();
+  }
+  private async put(entry: Entry): Promise<void> {
+    await (await keep()).putEntry(entry);
+    this.show([...this.entries.filter((e) => e.id !== entry.id), entry].sort((a, b) => a.seq - b.seq));
+  }
+  async drop(id: string): Promise<void> {
+    await (await keep()).dropEntry(id);
+    this.show(this.entries.filter((e) => e.id !== id));
+  }
+
+  /**
+   * Keeps what is entered, then sends it. Where the workshop cannot be reached, or something of this job waits already,
+   * it waits. What is refused at once is thrown as ApiProblem and not kept: it is still in its box.
+   */
+  async enter(draft: Draft): Promise<Sent> {
+    const id = typeof draft.body['id'] === 'string' && draft.path !== '/snags' ? draft.body['id'] : uuid();
+    const entry: Entry = {
+      ...draft,
+      id,
+      seq: ++this.seq,
+      at: new Date().toISOString(),
+      state: 'waiting',
+      why: '',
+      code: '',
+    };
+    const behind = this.entries.some((e) => e.jobId === entry.jobId && e.state === 'waiting');
+    await (await keep()).putEntry(entry);
+    if (behind || link.state === 'gone') {
+      await this.put(entry);
+      if (link.state !== 'gone') void this.flush();
+      return { state: 'waiting', entry };
+    }
+    try {
+      const job = await this.send(entry, entry.version);
+      await (await keep()).dropEntry(id);
+      return { state: 'sent', job };
+    } catch (error) {
+      const problem = problemOf(error);
+      if (waits(problem)) {
+        await this.put(entry);
+        return { state: 'waiting', entry };
+      }
+      await (await keep()).dropEntry(id);
+      throw problem;
+    }
+  }
+
+  private send(entry: Entry, version: number | undefined): Promise<StoredJob> {
+    return call<StoredJob>(entry.method, addressOf(entry), bodyOf(entry), version);
+  }
+
+  /** Sends what waits, in order, until the workshop cannot be reached. */
+  flush(): Promise<void> {
+    this.flushing ??= this.run().finally(() => (this.flushing = undefined));
+    return this.flushing;
+  }
+  private async run(): Promise<void> {
+    for (let next = this.waiting(); next; next = this.waiting()) {
+      try {
+        // Facts stand beside what others wrote meanwhile; a change of the job itself must not go over theirs.
+        const job = await this.send(next, next.method === 'PATCH' ? next.version : undefined);
+        await this.drop(next.id);
+        await this.follow(job);
+        this.sent(job);
+      } catch (error) {
+        const problem = problemOf(error);
+        if (waits(problem)) return;
+        await this.put({
+          ...next,
+          state: problem.stale ? 'conflict' : 'refused',
+          why: problem.fields[0]?.message ?? problem.message,
+          code: problem.code,
+        });
+      }
+    }
+  }
+  private waiting(): Entry | undefined {
+    return this.entries.find((e) => e.state === 'waiting');
+  }
+  /** Later changes of this device are based on what it has just written itself. */
+  private async follow(job: StoredJob): Promise<void> {
+    for (const e of this.entries)
+      if (e.jobId === job.id && e.method === 'PATCH' && e.state === 'waiting' && e.version === job.version - 1)
+        await this.put({ ...e, version: job.version });
+  }
+
+  /** Sends one that was refused or came into conflict again, as it is now to be. */
+  async again(id: string, body: Record<string, unknown> = {}): Promise<void> {
+    const entry = this.entries.find((e) => e.id === id);
+    if (!entry) return;
+    await this.put({ ...entry, body: { ...entry.body, ...body }, version: undefined, state: 'waiting', why: '' });
+    await this.flush();
+  }
+
+  watch = (watcher: () => void): (() => void) => {
+    this.watchers.add(watcher);
+    return () => void this.watchers.delete(watcher);
+  };
+}
+
+/** Not refused: nobody has read it. A server behind a line that is down, or a door that is to be opened again. */
+const waits = (problem: ApiProblem): boolean =>
+  problem.unreachable || problem.status === 401 || [429, 502, 503, 504].includes(problem.status);
+
+export const outbox = new Outbox();
+export const useOutbox = (): readonly Entry[] =>
+  useSyncExternalStore(
+    outbox.watch,
+    () => outbox.entries,
+    () => outbox.entries,
+  );
