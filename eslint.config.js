@@ -65,10 +65,12 @@ export default tseslint.config(
     },
   },
   {
-    files: ['scripts/**/*.mjs'],
+    files: ['scripts/**/*.mjs', 'bench/**/*.mjs'],
     languageOptions: {
       globals: Object.fromEntries(
-        ['console', 'process', 'setTimeout', 'localStorage', 'document'].map((g) => [g, 'readonly']),
+        ['Buffer', 'clearInterval', 'console', 'document', 'localStorage', 'process', 'setInterval', 'setTimeout'].map(
+          (g) => [g, 'readonly'],
+        ),
       ),
     },
   },

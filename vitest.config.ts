@@ -18,7 +18,7 @@ export default defineConfig({
       {
         test: {
           name: 'e2e',
-          include: ['e2e/**/*.e2e.test.ts'],
+          include: ['e2e/**/*.e2e.test.ts', 'bench/**/*.e2e.test.ts'],
           environment: 'node',
           globalSetup: ['e2e/globalSetup.ts'],
           fileParallelism: false,

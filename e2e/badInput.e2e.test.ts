@@ -76,7 +76,7 @@ describe('bad input', () => {
       await input.uploadFile(path);
     };
     await read('half.pondu.json', '{"format":"pondu","version":1,"machi');
-    await sees(page, 'half.pondu.json is not a whole JSON file');
+    await sees(page, 'half.pondu.json: This is not a whole JSON file');
     await read('other.json', '{"recipes":[]}');
     await sees(page, 'This is not a Pondu file');
     await sees(page, 'nothing was changed');

@@ -5,7 +5,7 @@ import { inject } from 'vitest';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
-export const launch = (): Promise<Browser> =>
+export const launch = (more: readonly string[] = []): Promise<Browser> =>
   puppeteer.launch({
     executablePath: '/usr/bin/chromium',
     args: [
@@ -17,6 +17,7 @@ export const launch = (): Promise<Browser> =>
       '--disable-component-update',
       '--disable-sync',
       '--disable-dev-shm-usage',
+      ...more,
     ],
   });
 

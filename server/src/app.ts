@@ -32,6 +32,9 @@ const CALLS_A_MINUTE = 6000;
 const security = (secure: boolean) =>
   helmet({
     strictTransportSecurity: secure ? { maxAge: 86_400, includeSubDomains: false } : false,
+    // Browsers heed these over a secure line alone, and complain of them over another.
+    crossOriginOpenerPolicy: secure,
+    originAgentCluster: secure,
     contentSecurityPolicy: {
       useDefaults: false,
       directives: {

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { v4 as uuid } from 'uuid';
 import { call } from '../api/client.ts';
-import type { ApiProblem} from '../api/problem.ts';
+import type { ApiProblem } from '../api/problem.ts';
 import { problemOf } from '../api/problem.ts';
 import type { StoredJob } from '../api/types.ts';
 import type { Entry } from './entry.ts';

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { solveOperatingPoint } from '../operatingPoint.ts';
+import { valueAt } from '../transient/measure.ts';
+import { solveTransient } from '../transient/transient.ts';
 import type { Element } from '../types.ts';
 import { readNumber, writeNumber } from './number.ts';
 import { readNetlist } from './read.ts';
@@ -163,5 +165,43 @@ describe('writing', () => {
     expect(back.netlist.elements).toEqual(circuit.elements);
     expect(back.netlist.couplings[0]).toMatchObject({ first: 'l1', second: 'l2', k: 0.98 });
     expect(back.netlist.analysis).toEqual(circuit.analysis);
+  });
+});
+
+describe('a current source', () => {
+  const rc = (source: string) => `a current into R and C
+I1 0 out ${source}
+R1 out 0 1k
+C1 out 0 1u
+.tran 10u 5m uic
+`;
+  it.each([
+    ['a sine', 'SIN(1m 2m 50)', 'SIN(1 2 50)'],
+    ['a pulse', 'PULSE(0 3m 1m 10u 10u 1m 3m)', 'PULSE(0 3 1m 10u 10u 1m 3m)'],
+    ['corners', 'PWL(0 0 1m 2m 4m 1m)', 'PWL(0 0 1m 2 4m 1)'],
+  ])('takes %s: the same as the voltage behind its resistor that Norton gives', (_name, amps, volts) => {
+    const read = (text: string) => {
+      const got = readNetlist(text);
+      if (!got.ok) throw new Error(JSON.stringify(got.problems));
+      return got.netlist;
+    };
+    const norton = read(rc(amps));
+    const thevenin = read(`its voltage\nV1 in 0 ${volts}\nR1 in out 1k\nC1 out 0 1u\n.tran 10u 5m uic\n`);
+    const run = (netlist: typeof norton) => {
+      const got = solveTransient(netlist, { until: 5e-3, fromInitial: true });
+      if (!got.ok) throw new Error(got.code);
+      return { at: got.at, values: got.volts('out') };
+    };
+    const [a, b] = [run(norton), run(thevenin)];
+    for (const t of [0.3e-3, 1.2e-3, 2e-3, 3.7e-3, 4.9e-3]) expect(valueAt(a, t)).toBeCloseTo(valueAt(b, t), 2);
+    const written = writeNetlist('again', norton, norton.analysis);
+    if (!written.ok) throw new Error(written.element);
+    expect(readNetlist(written.text)).toMatchObject({ ok: true, netlist: { elements: norton.elements } });
+  });
+  it('stands at its first value at the operating point', () => {
+    const got = readNetlist('op\nI1 0 a SIN(2m 5m 50)\nR1 a 0 1k\n.op\n');
+    if (!got.ok) throw new Error('unread');
+    const at = solveOperatingPoint(got.netlist.elements);
+    expect(at.ok && at.volts('a')).toBeCloseTo(2, 6);
   });
 });

@@ -1,0 +1,43 @@
+/** One call of the API, timed. Never throws: what did not answer has status 0. */
+export interface Answered {
+  status: number;
+  ms: number;
+  text: string;
+}
+
+export async function ask(url: string, method = 'GET', body?: unknown, patienceMs = 60_000): Promise<Answered> {
+  const started = performance.now();
+  try {
+    const response = await fetch(url, {
+      method,
+      headers: { 'content-type': 'application/json', 'x-pondu': '1' },
+      signal: AbortSignal.timeout(patienceMs),
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+    const text = await response.text();
+    return { status: response.status, ms: performance.now() - started, text };
+  } catch {
+    return { status: 0, ms: performance.now() - started, text: '' };
+  }
+}
+
+export const quantile = (values: readonly number[], q: number): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))] ?? NaN;
+};
+export const rounded = (value: number, digits = 1): number => Number(value.toFixed(digits));
+
+export const BENCH_MACHINE = {
+  name: 'Bench car',
+  kind: 'car',
+  fitOut: {
+    layout: 'battery-points',
+    volts: 12,
+    earth: 'negative',
+    cylinders: 4,
+    ballast: 'external',
+    fused: true,
+    compressionRatio: 8,
+  },
+};
+export const BENCH_COMPLAINT = { symptom: 'no-fire', pattern: 'constant' };

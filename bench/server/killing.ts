@@ -1,0 +1,123 @@
+import { TestServer } from '../../e2e/server.ts';
+import { ask, BENCH_COMPLAINT, BENCH_MACHINE, quantile, rounded } from './client.ts';
+
+export interface Killing {
+  rounds: number;
+  clients: number;
+  acknowledged: number;
+  lost: number;
+  /** Written down more than once. */
+  doubled: number;
+  imports: { acknowledged: number; lost: number; halves: number };
+  restartMs: { median: number; worst: number };
+}
+
+const SETTLE_MS = 250;
+const importOf = (id: string) => ({
+  format: 'pondu',
+  version: 1,
+  machines: [
+    {
+      id,
+      machine: BENCH_MACHINE,
+      jobs: Array.from({ length: 20 }, (_, j) => ({
+        id: `${id}-${j}`,
+        complaint: BENCH_COMPLAINT,
+        openedAt: '2026-01-01T00:00:00Z',
+        events: Array.from({ length: 30 }, (_e, e) => ({
+          type: 'setting',
+          setting: { id: `${e}`, figure: 'a', leftAt: e, at: '2026-01-01T00:00:00Z' },
+        })),
+      })),
+    },
+  ],
+});
+
+/** Kills the server with -9 while clients write and import, over and over; nothing acknowledged may be gone. */
+export async function killing(rounds: number, clients: number): Promise<Killing> {
+  const server = new TestServer({ PONDU_CALLS_A_MINUTE: '100000000', PONDU_LOAD: '' });
+  const settings = new Set<string>();
+  const imported = new Set<string>();
+  const restarts: number[] = [];
+  let url = await server.start();
+  const { id: machineId } = JSON.parse((await ask(`${url}/api/machines`, 'POST', BENCH_MACHINE)).text) as {
+    id: string;
+  };
+  const jobs: string[] = [];
+  for (let i = 0; i < clients; i++) {
+    const { text } = await ask(`${url}/api/jobs`, 'POST', { machineId, complaint: BENCH_COMPLAINT });
+    jobs.push((JSON.parse(text) as { id: string }).id);
+  }
+  for (let round = 0; round < rounds; round++) {
+    let dead = false;
+    const client = async (n: number) => {
+      for (let i = 0; !dead; i++) {
+        const id = `${round}-${n}-${i}`;
+        if (n === 0 && i % 5 === 4) {
+          const { status } = await ask(`${url}/api/import`, 'POST', importOf(`import-${id}`));
+          if (status === 201) imported.add(`import-${id}`);
+          continue;
+        }
+        const { status } = await ask(`${url}/api/jobs/${jobs[n]!}/settings`, 'POST', { id, figure: 'a', leftAt: i });
+        if (status === 201) settings.add(`${jobs[n]!}/${id}`);
+      }
+    };
+    const working = Array.from({ length: clients }, (_, n) => client(n));
+    await new Promise((later) => setTimeout(later, SETTLE_MS + (round % 7) * 60));
+    await server.stop('SIGKILL');
+    dead = true;
+    await Promise.all(working);
+    const started = performance.now();
+    url = await server.start();
+    restarts.push(performance.now() - started);
+  }
+  const result = await count(url, jobs, settings, imported);
+  await server.remove();
+  return {
+    rounds,
+    clients,
+    acknowledged: settings.size,
+    ...result,
+    restartMs: { median: rounded(quantile(restarts, 0.5), 0), worst: rounded(Math.max(...restarts), 0) },
+  };
+}
+
+async function count(
+  url: string,
+  jobs: readonly string[],
+  settings: ReadonlySet<string>,
+  imported: ReadonlySet<string>,
+) {
+  const there: string[] = [];
+  for (const job of jobs) {
+    const { events } = JSON.parse((await ask(`${url}/api/jobs/${job}`)).text) as {
+      events: { setting: { id: string } }[];
+    };
+    there.push(...events.map((e) => `${job}/${e.setting.id}`));
+  }
+  const once = new Set(there);
+  const machines: string[] = [];
+  for (let after = ''; ;) {
+    const { rows, next } = JSON.parse((await ask(`${url}/api/machines?limit=200${after}`)).text) as {
+      rows: { id: string }[];
+      next: string | null;
+    };
+    machines.push(...rows.map((r) => r.id));
+    if (next === null) break;
+    after = `&after=${next}`;
+  }
+  let halves = 0;
+  for (const id of machines.filter((m) => m.startsWith('import-'))) {
+    const { rows } = JSON.parse((await ask(`${url}/api/jobs?machine=${id}&limit=200`)).text) as { rows: unknown[] };
+    if (rows.length !== 20) halves++;
+  }
+  return {
+    lost: [...settings].filter((s) => !once.has(s)).length,
+    doubled: there.length - once.size,
+    imports: {
+      acknowledged: imported.size,
+      lost: [...imported].filter((i) => !machines.includes(i)).length,
+      halves,
+    },
+  };
+}

@@ -1,0 +1,25 @@
+import { offline, paint } from './browser.ts';
+import { cold } from './cold.ts';
+import { fuzz } from './fuzz.ts';
+import { killing } from './killing.ts';
+import { volume } from './volume.ts';
+
+const PARTS = {
+  killing: () => killing(200, 8),
+  fuzz: () => fuzz(100_000, 1),
+  volume: () => volume({ machines: 500, jobs: 5000, readings: 150_000 }, 200),
+  cold: () => cold(8),
+  offline: () => offline(50),
+  paint: () => paint(30, 4),
+} as const;
+
+/** npm run -s bench server [parts…]: figures of the server as JSON, one part after the other. */
+export async function serverFigures(parts: readonly string[]): Promise<Record<string, unknown>> {
+  const figures: Record<string, unknown> = {};
+  for (const [name, part] of Object.entries(PARTS)) {
+    if (parts.length && !parts.includes(name)) continue;
+    process.stderr.write(`${name} …\n`);
+    figures[name] = await part();
+  }
+  return figures;
+}
