@@ -94,7 +94,7 @@ export async function paint(openJobs: number, slowdown: number): Promise<Paint> 
     if (scripts.has(e.requestId)) bytes += e.encodedDataLength;
   });
   const once = async () => {
-    await page.goto(`${url}/`, { waitUntil: 'commit' as never });
+    await page.goto(`${url}/`, { waitUntil: 'domcontentloaded' });
     await page.waitForFunction(() => document.querySelectorAll('li.card h2').length >= 3, { polling: 'raf' });
     return page.evaluate(() => performance.now());
   };

@@ -9,8 +9,8 @@ export const htLead: PartKind = {
       label: 'Resistance',
       dimension: 'resistance',
       typical: () => ({ low: 2500, high: 11000 }),
-      // A copper lead has none.
-      least: 0,
+      // A copper lead has hardly any.
+      least: 0.01,
     },
     {
       id: 'shuntOhms',

@@ -20,7 +20,7 @@ export interface PlateSpec {
   readonly hidden?: boolean;
   /** How many times below and above the typical band a figure may lie; 100 unless given. */
   readonly reach?: number;
-  /** Where the reach is not what bounds it: a copper lead has no resistance, a cam no more than its turn. */
+  /** Where the reach is not what bounds it: a copper lead has hardly any resistance, a cam no more than its turn. */
   readonly least?: number;
   readonly most?: number;
 }

@@ -19,10 +19,13 @@ function predicted(tracer: Tracer): void {
   }
 }
 
-describe.each(Object.entries(KINDS))('%s', (_name, fit) => {
+/** Each figure on its own is tried where the network is richest; with all figures off at once every kind is. */
+const EACH_ALONE = ['breaker points, six cylinders', 'capacitor discharge from a battery, two cylinders'];
+
+describe.each(Object.entries(KINDS))('%s', (name, fit) => {
   const { model } = new Tracer(machine(fit), house);
 
-  it('is computed with any figure at either end of its range, and with all of them at once', () => {
+  it('is computed with its figures at either end of their range', () => {
     const own = [...model.plates.values()].filter((p) => (p.part.cylinder ?? 1) === 1);
     const failed: string[] = [];
     const attempt = (what: string, plates: ReturnType<typeof given>) => {
@@ -33,7 +36,8 @@ describe.each(Object.entries(KINDS))('%s', (_name, fit) => {
       }
     };
     for (const end of ['low', 'high'] as const) {
-      for (const plate of own) attempt(`${plate.id} at ${plate.range[end]}`, given(plate, plate.range[end]));
+      for (const plate of EACH_ALONE.includes(name) ? own : [])
+        attempt(`${plate.id} at ${plate.range[end]}`, given(plate, plate.range[end]));
       attempt(`all at their ${end} end`, Object.assign({}, ...own.map((p) => given(p, p.range[end]))) as never);
     }
     expect(failed).toEqual([]);

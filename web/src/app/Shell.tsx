@@ -1,13 +1,15 @@
 import { Keyboard, Moon, Sun } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Link, NavLink, Outlet, useNavigate } from 'react-router';
-import { Toaster } from 'sonner';
 import { Button } from '../ui/Button.tsx';
-import { HelpSheet } from './HelpSheet.tsx';
 import { LinkBanner } from '../offline/LinkBanner.tsx';
 import { useSync } from '../offline/useSync.ts';
 import { useTheme } from './theme.ts';
+
+/** Not needed to see the first screen: fetched when it stands. */
+const HelpSheet = lazy(async () => ({ default: (await import('./HelpSheet.tsx')).HelpSheet }));
+const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
 
 const PLACES = [
   { to: '/', label: 'Bays', end: true },
@@ -68,8 +70,14 @@ export function Shell() {
       <main id="main" tabIndex={-1} className="mx-auto max-w-[1400px] outline-none">
         <Outlet />
       </main>
-      <HelpSheet open={help} onOpenChange={setHelp} />
-      <Toaster theme={theme === 'dim' ? 'dark' : 'light'} position="bottom-center" toastOptions={{ duration: 8000 }} />
+      <Suspense>
+        {help && <HelpSheet open onOpenChange={setHelp} />}
+        <Toaster
+          theme={theme === 'dim' ? 'dark' : 'light'}
+          position="bottom-center"
+          toastOptions={{ duration: 8000 }}
+        />
+      </Suspense>
     </>
   );
 }

@@ -1,8 +1,9 @@
 import { CloudUpload, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
 import { useHouse, useJobRows, useMachine } from '../../api/hooks.ts';
 import { jobOf } from '../../api/newJob.ts';
+import type { JobRow } from '../../api/types.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import type { Entry } from '../../offline/entry.ts';
 import { useOutbox } from '../../offline/outbox.ts';
@@ -12,8 +13,10 @@ import { SearchField } from '../../ui/SearchField.tsx';
 import { Empty, Failed, Loading } from '../../ui/States.tsx';
 import { complaintWords } from '../../words/complaint.ts';
 import { Bay } from './Bay.tsx';
-import { JobList } from './JobList.tsx';
 import { useAtHand } from './useAtHand.ts';
+
+/** Lists beside the bays are fetched when they are asked for. */
+const JobList = lazy(async () => ({ default: (await import('./JobList.tsx')).JobList }));
 
 type Other = 'closed' | 'away';
 
@@ -32,31 +35,33 @@ export function BaysPage() {
           <Plus aria-hidden className="size-5" /> New job
         </LinkButton>
       </div>
-      {q ? (
-        <section aria-label="Found">
-          <h2 className="mb-2 text-lg">Found for “{q}”</h2>
-          <JobList
-            asked={{ stage: 'any', q }}
-            none="Nothing found. Each word is looked for in machines, complaints, repairs, parts, notes and snags."
-          />
-        </section>
-      ) : (
-        <>
-          <ul className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
-            <OpenBays />
-          </ul>
-          <div className="mt-5 flex flex-wrap gap-3">
-            <Button aria-expanded={other === 'closed'} onClick={() => toggle('closed')}>
-              {other === 'closed' ? 'Hide' : 'Show'} closed jobs
-            </Button>
-            <Button aria-expanded={other === 'away'} onClick={() => toggle('away')}>
-              {other === 'away' ? 'Hide' : 'Show'} jobs put away
-            </Button>
-          </div>
-          {other === 'closed' && <JobList asked={{ stage: 'closed' }} none="No job is closed yet." />}
-          {other === 'away' && <JobList asked={{ stage: 'any', away: true }} none="No job is put away." />}
-        </>
-      )}
+      <Suspense fallback={<Loading what="Looking them up" />}>
+        {q ? (
+          <section aria-label="Found">
+            <h2 className="mb-2 text-lg">Found for “{q}”</h2>
+            <JobList
+              asked={{ stage: 'any', q }}
+              none="Nothing found. Each word is looked for in machines, complaints, repairs, parts, notes and snags."
+            />
+          </section>
+        ) : (
+          <>
+            <ul className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
+              <OpenBays />
+            </ul>
+            <div className="mt-5 flex flex-wrap gap-3">
+              <Button aria-expanded={other === 'closed'} onClick={() => toggle('closed')}>
+                {other === 'closed' ? 'Hide' : 'Show'} closed jobs
+              </Button>
+              <Button aria-expanded={other === 'away'} onClick={() => toggle('away')}>
+                {other === 'away' ? 'Hide' : 'Show'} jobs put away
+              </Button>
+            </div>
+            {other === 'closed' && <JobList asked={{ stage: 'closed' }} none="No job is closed yet." />}
+            {other === 'away' && <JobList asked={{ stage: 'any', away: true }} none="No job is put away." />}
+          </>
+        )}
+      </Suspense>
     </div>
   );
 }
@@ -78,11 +83,17 @@ function MadeHere({ entry }: { entry: Entry }) {
   );
 }
 
+/** So many bays are drawn at once; those below follow when these stand. */
+const FIRST = 6;
+const NONE: readonly JobRow[] = [];
+
 /** A page of bays, and the one after it when it is asked for. */
 function OpenBays({ after }: { after?: string }) {
   const jobs = useJobRows({ stage: 'open', after });
   const [more, setMore] = useState(false);
   useAtHand(jobs.data?.rows);
+  const rows = jobs.data?.rows ?? NONE;
+  const drawn = useDeferredValue(rows, rows.slice(0, FIRST));
   const made = useOutbox().filter((e) => e.path === '/jobs' && e.state === 'waiting');
   if (jobs.error && !jobs.data)
     return (
@@ -96,7 +107,7 @@ function OpenBays({ after }: { after?: string }) {
         <Loading what="Opening the bays" />
       </li>
     );
-  const { rows, next } = jobs.data;
+  const { next } = jobs.data;
   const here = after === undefined ? made.filter((e) => !rows.some((r) => r.id === e.id)) : [];
   if (rows.length + here.length === 0 && after === undefined)
     return (
@@ -112,7 +123,7 @@ function OpenBays({ after }: { after?: string }) {
       {here.map((entry) => (
         <MadeHere key={entry.id} entry={entry} />
       ))}
-      {rows.map((row) => (
+      {(drawn.length ? drawn : rows.slice(0, FIRST)).map((row) => (
         <Bay key={row.id} row={row} />
       ))}
       {next !== null &&
