@@ -68,9 +68,18 @@ export default tseslint.config(
     files: ['scripts/**/*.mjs', 'bench/**/*.mjs'],
     languageOptions: {
       globals: Object.fromEntries(
-        ['Buffer', 'clearInterval', 'console', 'document', 'localStorage', 'process', 'setInterval', 'setTimeout'].map(
-          (g) => [g, 'readonly'],
-        ),
+        [
+          'Buffer',
+          'clearInterval',
+          'console',
+          'document',
+          'localStorage',
+          'location',
+          'navigator',
+          'process',
+          'setInterval',
+          'setTimeout',
+        ].map((g) => [g, 'readonly']),
       ),
     },
   },

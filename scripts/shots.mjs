@@ -38,17 +38,30 @@ const SHOTS = [
 ];
 
 const folder = mkdtempSync(join(tmpdir(), 'pondu-shots-'));
-const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
-  env: {
-    ...process.env,
-    PORT: '0',
-    PONDU_DATA: join(folder, 'shots.sqlite'),
-    PONDU_LOAD: join(root, 'demo'),
-    PONDU_WEB: join(root, 'web/dist'),
-  },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-const url = await new Promise((resolve) => server.stdout.on('data', (d) => resolve(/http:\/\/\S+/.exec(String(d))[0])));
+const servers = [];
+/** Resolves with all that it says once it is up. */
+async function start(name, env = {}) {
+  const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
+    env: {
+      ...process.env,
+      PORT: '0',
+      PONDU_DATA: join(folder, `${name}.sqlite`),
+      PONDU_LOAD: join(root, 'demo'),
+      PONDU_WEB: join(root, 'web/dist'),
+      ...env,
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  servers.push(server);
+  let said = '';
+  return new Promise((resolve) =>
+    server.stdout.on('data', (d) => {
+      said += d;
+      if (said.includes('Data in')) setTimeout(() => resolve(said), 200);
+    }),
+  );
+}
+const url = /http:\/\/\S+/.exec(await start('shots'))[0];
 const browser = await puppeteer.launch({
   executablePath: CHROMIUM,
   args: [
@@ -61,7 +74,7 @@ const browser = await puppeteer.launch({
 });
 const out = join(root, 'docs/screenshots');
 mkdirSync(out, { recursive: true });
-for (const [name, path, text, { theme = 'light', size = WIDE, typed }] of SHOTS) {
+async function opened({ theme = 'light', size = WIDE } = {}) {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(size);
@@ -80,19 +93,68 @@ for (const [name, path, text, { theme = 'light', size = WIDE, typed }] of SHOTS)
     ];
     localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
   }, theme);
+  return page;
+}
+const sees = (page, text) => page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);
+async function taken(page, name) {
+  // Until every bay and ruler has been worked out.
+  await page.waitForFunction(() => !/Working (it|out)/.test(document.body.innerText), { timeout: 90_000 });
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  await page.screenshot({ path: join(out, `${name}.png`) });
+  await page.browserContext().close();
+  console.log(`docs/screenshots/${name}.png`);
+}
+
+for (const [name, path, text, { typed, ...how }] of SHOTS) {
+  const page = await opened(how);
   await page.goto(url + path, { waitUntil: 'networkidle2' });
-  await page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);
+  await sees(page, text);
   if (typed) {
     await page.type('#reading', typed);
     await page.waitForFunction(() => document.body.innerText.includes('with what you are typing'));
   }
-  // Until every bay and ruler has been worked out.
-  await page.waitForFunction(() => !/Working (it|out)/.test(document.body.innerText));
-  await new Promise((resolve) => setTimeout(resolve, 1500));
-  await page.screenshot({ path: join(out, `${name}.png`) });
-  await context.close();
-  console.log(`docs/screenshots/${name}.png`);
+  await taken(page, name);
+}
+
+// Without a signal: a reading and a change that wait.
+{
+  const page = await opened({ size: PHONE });
+  await page.goto(`${url}/jobs/van-2/complaint`, { waitUntil: 'networkidle2' });
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await page.setOfflineMode(true);
+  await sees(page, 'No connection');
+  await page.select('section[aria-label="Waiting"] select', 'part');
+  await page.goto(`${url}/jobs/van-2/trace?check=battery-rest`);
+  await page.waitForSelector('#reading');
+  await page.type('#reading', '12.5');
+  await page.keyboard.press('Enter');
+  await sees(page, '2 entries wait');
+  await page.goto(`${url}/waiting`);
+  await sees(page, 'Waiting to go up');
+  await taken(page, 'waiting-phone');
+}
+
+// In the shop's network: who is in, and the key for the next device.
+{
+  const said = await start('devices', { PONDU_DOOR: 'http' });
+  const lan = /http:\/\/\S+/.exec(said)[0];
+  const key = /Shop key: (\S+)/.exec(said)[1];
+  for (const [name, initials] of [
+    ['Tablet on the bench', 'JM'],
+    ['Phone', 'AK'],
+  ]) {
+    const page = await opened();
+    await page.goto(`${lan}/enter.html#${key}`, { waitUntil: 'networkidle2' });
+    await page.type('#name', name);
+    await page.type('#initials', initials);
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(() => location.pathname === '/');
+    if (initials === 'JM') continue;
+    await page.goto(`${lan}/shop`, { waitUntil: 'networkidle2' });
+    await sees(page, key);
+    await taken(page, 'devices');
+  }
 }
 await browser.close();
-server.kill('SIGTERM');
+for (const server of servers) server.kill('SIGTERM');
 rmSync(folder, { recursive: true, force: true });

@@ -1,50 +1,66 @@
-import { CloudOff, KeyRound, Upload } from 'lucide-react';
+import { CloudOff, KeyRound, TriangleAlert, Upload } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useLink } from './link.ts';
 import { useOutbox } from './outbox.ts';
 
 const counted = (n: number) => `${n} ${n === 1 ? 'entry' : 'entries'}`;
+const LINK = 'inline-flex min-h-12 shrink-0 items-center font-semibold underline';
 
-/** Whether the workshop can be reached, and what waits to go up. */
+/** Whether the workshop can be reached, and what waits to go up; stays in sight. */
 export function LinkBanner() {
   const link = useLink();
   const entries = useOutbox();
   const waiting = entries.filter((e) => e.state === 'waiting').length;
   const asked = entries.length - waiting;
   return (
-    <div role="status" aria-live="polite" className="no-print">
+    <div role="status" aria-live="polite" className="no-print sticky top-0 z-10">
       {link === 'gone' && (
-        <p className="flex flex-wrap items-center gap-x-2 bg-warn-wash px-4 py-1 text-[15px] text-warn">
-          <CloudOff aria-hidden className="size-5 shrink-0" /> No connection to the workshop. Tracing goes on; what you
-          enter is kept here{waiting > 0 && `: ${counted(waiting)} ${waiting === 1 ? 'waits' : 'wait'}`}.
-          {entries.length > 0 && <Show />}
-        </p>
+        <Line icon={<CloudOff aria-hidden className="size-5 shrink-0" />} to={waiting > 0 ? <Show /> : undefined}>
+          No connection to the workshop. Tracing goes on; what you enter is kept here
+          {waiting > 0 && `: ${counted(waiting)} ${waiting === 1 ? 'waits' : 'wait'}`}.
+        </Line>
       )}
       {link === 'not let in' && (
-        <p className="flex flex-wrap items-center gap-x-2 bg-warn-wash px-4 py-1 text-[15px] text-warn">
-          <KeyRound aria-hidden className="size-5 shrink-0" /> This device has not been let in, or was put out. What you
-          entered is kept here.
-          <a className="inline-flex min-h-12 items-center font-semibold underline" href="/enter.html">
-            Give the shop key
-          </a>
-        </p>
+        <Line
+          icon={<KeyRound aria-hidden className="size-5 shrink-0" />}
+          to={
+            <a className={LINK} href="/enter.html">
+              Give the shop key
+            </a>
+          }
+        >
+          This device has not been let in, or was put out. What you entered is kept here.
+        </Line>
       )}
       {link === 'here' && waiting > 0 && (
-        <p className="flex items-center gap-x-2 bg-sunk px-4 py-1 text-[15px]">
-          <Upload aria-hidden className="size-5 shrink-0" /> {counted(waiting)} going up.
-        </p>
+        <Line icon={<Upload aria-hidden className="size-5 shrink-0" />} calm>
+          {counted(waiting)} going up.
+        </Line>
       )}
       {asked > 0 && (
-        <p className="flex flex-wrap items-center gap-x-2 bg-warn-wash px-4 py-1 text-[15px] font-semibold text-warn">
-          {counted(asked)} could not go up as {asked === 1 ? 'it is' : 'they are'}. <Show />
-        </p>
+        <Line icon={<TriangleAlert aria-hidden className="size-5 shrink-0" />} to={<Show />}>
+          {counted(asked)} could not go up as {asked === 1 ? 'it is' : 'they are'}.
+        </Line>
       )}
     </div>
   );
 }
 
+function Line({ icon, children, to, calm }: { icon: ReactNode; children: ReactNode; to?: ReactNode; calm?: boolean }) {
+  return (
+    <p
+      className={`flex items-center gap-3 border-b border-rule px-4 py-1.5 text-[15px] leading-snug ${calm ? 'bg-sunk' : 'bg-warn-wash text-warn'}`}
+    >
+      {icon}
+      <span className="grow">{children}</span>
+      {to}
+    </p>
+  );
+}
+
 const Show = () => (
-  <Link className="inline-flex min-h-12 items-center font-semibold underline" to="/waiting">
+  <Link className={LINK} to="/waiting">
     Show what waits
   </Link>
 );

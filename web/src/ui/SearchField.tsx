@@ -17,7 +17,7 @@ export function SearchField({ label, onSearch }: { label: string; onSearch: (q: 
         type="search"
         aria-label={label}
         placeholder={label}
-        className="field !pl-10"
+        className="field !pl-10 [&::-webkit-search-cancel-button]:hidden"
         value={text}
         maxLength={200}
         onChange={(e) => setText(e.target.value)}

@@ -1,6 +1,7 @@
 import { ArrowRight, CloudUpload, Hourglass } from 'lucide-react';
 import { Link } from 'react-router';
 import type { JobRow } from '../../api/types.ts';
+import { useLink } from '../../offline/link.ts';
 import { useOutbox } from '../../offline/outbox.ts';
 import { percent } from '../../words/belief.ts';
 import { complaintWords, STAGE_LABELS, WAITS } from '../../words/complaint.ts';
@@ -10,6 +11,7 @@ import { useWanted } from './useWanted.ts';
 /** One open job: its machine, complaint, where its trail goes cold, and what comes next. */
 export function Bay({ row }: { row: JobRow }) {
   const seen = useWanted(row);
+  const gone = useLink() === 'gone';
   const waiting = useOutbox().filter((e) => e.jobId === row.id).length;
   const { job, summary } = row;
   if (!job) return <Unreadable name={row.machineName} why={row.unreadable ?? ''} />;
@@ -28,7 +30,7 @@ export function Bay({ row }: { row: JobRow }) {
           {summary?.ok === false ? (
             <span className="text-danger">{summary.message}</span>
           ) : !bay ? (
-            <span className="text-soft">Working it out…</span>
+            <span className="text-soft">{gone ? 'Not worked out here yet: open it' : 'Working it out…'}</span>
           ) : bay.lost ? (
             <>
               <span className="font-semibold text-lost">

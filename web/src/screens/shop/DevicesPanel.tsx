@@ -68,7 +68,7 @@ function NameForm({ me, onSaved }: { me: Device | null; onSaved: () => void }) {
   return (
     <form
       className="grid items-start gap-3 sm:grid-cols-[1fr_8rem_auto]"
-      aria-label="This device"
+      aria-label="Name of this device"
       onSubmit={(e) => {
         e.preventDefault();
         void save();
