@@ -65,6 +65,39 @@ describe('bad input', () => {
     await sees(page, 'when well');
   });
 
+  it('a figure with which no machine is computed is refused; one that came in all the same is named, and mended', async () => {
+    const { page } = await openWindow(browser);
+    await go(page, '/machines/post-van');
+    await click(page, 'button', 'Change Coil: Primary resistance');
+    await type(page, 'From, Ω', '0');
+    await type(page, 'To, Ω', '0');
+    await click(page, 'button', 'Save the figure');
+    await sees(page, 'This machine is computed with');
+    // A file of an older version may hold one.
+    await page.evaluate(async () => {
+      const { machine } = (await (await fetch('/api/machines/post-van')).json()) as { machine: object };
+      const plates = { 'coil.primaryOhms': { low: 0, high: 0, source: 'manual', note: '' } };
+      const complaint = { symptom: 'no-fire', pattern: 'constant' };
+      const jobs = [{ id: 'zero-1', complaint, stage: 'trace', openedAt: '2026-01-01T00:00:00Z', events: [] }];
+      const machines = [{ id: 'zero', machine: { ...machine, name: 'Zero van', plates }, jobs }];
+      await fetch('/api/import', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ format: 'pondu', version: 1, machines }),
+      });
+    });
+    await go(page, '/jobs/zero-1/trace');
+    await sees(page, 'primary resistance is given as 0 Ω');
+    await go(page, '/machines/zero');
+    await sees(page, 'change the figure');
+    await click(page, 'button', 'Change Coil: Primary resistance');
+    await click(page, 'button', 'Back to typical');
+    await page.waitForFunction(() => !document.body.innerText.includes('change the figure'));
+    await go(page, '/jobs/zero-1/trace');
+    await sees(page, 'Suspects');
+    await page.evaluate(() => fetch('/api/machines/zero', { method: 'DELETE', headers: { 'x-pondu': '1' } }));
+  });
+
   it('files that are not ours or half a file change nothing', async () => {
     const { page } = await openWindow(browser);
     const folder = mkdtempSync(join(tmpdir(), 'pondu-files-'));

@@ -56,12 +56,13 @@ export class TestServer {
     return this.port;
   }
 
-  stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+  /** Resolves with the code it ended with, once it has. */
+  stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {
     const child = this.child;
     this.child = undefined;
-    if (!child || child.exitCode !== null) return Promise.resolve();
+    if (!child || child.exitCode !== null) return Promise.resolve(child?.exitCode ?? null);
     return new Promise((done) => {
-      child.once('exit', () => done());
+      child.once('exit', (code) => done(code));
       child.kill(signal);
     });
   }

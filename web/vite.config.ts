@@ -10,6 +10,8 @@ export default defineConfig({
     VitePWA({
       registerType: 'autoUpdate',
       injectRegister: null,
+      // The manifest too is behind the door.
+      useCredentials: true,
       manifest: {
         name: 'Pondu',
         short_name: 'Pondu',

@@ -12,7 +12,9 @@ export interface Killing {
   restartMs: { median: number; worst: number };
 }
 
-const SETTLE_MS = 250;
+/** Entries acknowledged for each client before the server is killed in a round; then a little, never the same. */
+const EACH = 3;
+const LOOK_MS = 5;
 const importOf = (id: string) => ({
   format: 'pondu',
   version: 1,
@@ -50,6 +52,7 @@ export async function killing(rounds: number, clients: number): Promise<Killing>
   }
   for (let round = 0; round < rounds; round++) {
     let dead = false;
+    let acknowledged = 0;
     const client = async (n: number) => {
       for (let i = 0; !dead; i++) {
         const id = `${round}-${n}-${i}`;
@@ -59,11 +62,14 @@ export async function killing(rounds: number, clients: number): Promise<Killing>
           continue;
         }
         const { status } = await ask(`${url}/api/jobs/${jobs[n]!}/settings`, 'POST', { id, figure: 'a', leftAt: i });
-        if (status === 201) settings.add(`${jobs[n]!}/${id}`);
+        if (status !== 201) continue;
+        settings.add(`${jobs[n]!}/${id}`);
+        acknowledged++;
       }
     };
     const working = Array.from({ length: clients }, (_, n) => client(n));
-    await new Promise((later) => setTimeout(later, SETTLE_MS + (round % 7) * 60));
+    while (acknowledged < EACH * clients) await new Promise((later) => setTimeout(later, LOOK_MS));
+    await new Promise((later) => setTimeout(later, (round % 7) * 20));
     await server.stop('SIGKILL');
     dead = true;
     await Promise.all(working);

@@ -1,9 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { fuzz } from './fuzz.ts';
 import { killing } from './killing.ts';
+import { TestServer } from '../../e2e/server.ts';
 
 /** The small ones of `npm run bench server`. */
 describe('a server that is mistreated', () => {
+  it('told to stop while streams are open, ends them and goes by itself', async () => {
+    const server = new TestServer();
+    const url = await server.start();
+    const streams = await Promise.all(
+      ['/api/changes', '/api/machines/orchard-tractor/meter?check=battery-rest'].map((path) => fetch(url + path)),
+    );
+    for (const stream of streams) expect(stream.status).toBe(200);
+    // One that had to be put down after its eight seconds would end with 1.
+    expect(await server.stop()).toBe(0);
+    await server.remove();
+  });
   it('killed while it is written to, loses nothing that it acknowledged', async () => {
     const { acknowledged, lost, doubled, imports } = await killing(4, 4);
     expect(acknowledged).toBeGreaterThan(20);

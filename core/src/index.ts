@@ -25,7 +25,7 @@ export { traceCauses, type Causes, type JudgedCause } from './tracing/causes.ts'
 export { likeliestComplaint, likelyComplaint } from './tracing/likelyComplaint.ts';
 export { choose, inOrderOf, POLICIES, type Policy } from './tracing/policies.ts';
 export { partCelsius, showsAt, soak, SOAK_MINUTES } from './tracing/heat.ts';
-export { tell } from './tracing/events.ts';
+export { entryOf, tell } from './tracing/events.ts';
 export { faultShares } from './tracing/suspects.ts';
 export { proven, proveOut, type Proof, type ProofState } from './proving/proveOut.ts';
 export { settingsOf, type SetFigure } from './setup/settings.ts';
@@ -34,6 +34,7 @@ export { readTyped, suits, wordsOf, type TypedReading } from './tracing/readType
 export * from './views/views.ts';
 export * from './views/bay.ts';
 export * from './views/model.ts';
+export type * from './views/rows.ts';
 export { waveforms, type Wave, type Waveforms, type WaveId } from './views/waveform.ts';
 export { machineCircuit, type CircuitResult } from './views/circuit.ts';
 export type { MachineState } from './parts/index.ts';

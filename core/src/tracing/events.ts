@@ -1,4 +1,4 @@
-import type { Fix, JobEvent, Reading } from '../schema/job.ts';
+import type { By, Fix, JobEvent, Reading } from '../schema/job.ts';
 
 /** A reading with the repairs done before it: which faults it could still see. */
 export interface PlacedReading {
@@ -10,6 +10,20 @@ export interface Story {
   readonly readings: readonly PlacedReading[];
   readonly fixes: readonly Fix[];
   readonly repaired: ReadonlySet<string>;
+}
+
+/** What every event has: its id, when it was entered and by whom. */
+export function entryOf(event: JobEvent): { id: string; at: string; by?: By | undefined } {
+  switch (event.type) {
+    case 'reading':
+      return event.reading;
+    case 'fix':
+      return event.fix;
+    case 'cause':
+      return event.cause;
+    case 'setting':
+      return event.setting;
+  }
 }
 
 /** Puts the events of a job in order and leaves out readings that a later one corrects. */

@@ -3,7 +3,7 @@ import type { Complaint, JobEvent } from '../schema/job.ts';
 import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { Weighed } from './belief.ts';
 import { complaintLikelihood } from './complaint.ts';
-import { tell } from './events.ts';
+import { entryOf, tell } from './events.ts';
 import { pairs, SHARES, singles } from './hypotheses.ts';
 import { patternWeight, shows } from './presence.ts';
 import { Tracer } from './trace.ts';
@@ -132,5 +132,20 @@ describe('was the fault there?', () => {
     expect(patternWeight(hot, fault('points.burnt'))).toBeLessThan(1);
     expect(patternWeight({ ...noFire, pattern: 'damp' }, fault('cap.damp'))).toBeGreaterThan(1);
     expect(patternWeight(noFire, fault('cap.damp'))).toBe(1);
+  });
+});
+
+describe('what every event has', () => {
+  const by = { device: 'Tablet', initials: 'JM' };
+  const at = '2026-01-01T00:00:00Z';
+  it.each([
+    [{ type: 'setting', setting: { id: 'a', figure: 'f', foundAt: null, leftAt: 1, at, by } }],
+    [{ type: 'cause', cause: { id: 'a', faultId: 'f', cause: 'c', found: 'found', note: '', at, by } }],
+  ] as const)('%j', (event) => {
+    expect(entryOf(event)).toMatchObject({ id: 'a', at, by });
+  });
+  it('a reading and a repair as well; who is left out where nobody is known', () => {
+    expect(entryOf(reading('battery-rest', 12, { id: 'r' })).id).toBe('r');
+    expect(entryOf(fix('coil.replace')).by).toBeUndefined();
   });
 });

@@ -1,6 +1,6 @@
+import type { Summary } from '@pondu/core';
 import { QueryTypes } from 'sequelize';
 import { Problem } from '../http/problem.ts';
-import type { Summary } from '../store/changes.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
 import { getJob } from '../store/jobs.ts';

@@ -28,12 +28,12 @@ import {
   type Plate,
   type ReadingValue,
   type Shown,
+  type Summary,
   type Tracer,
   type TracerCache,
 } from '@pondu/core';
 import type { JobBody, JobEvent } from '@pondu/core/schema';
 import { invalid, notFound, Problem } from '../http/problem.ts';
-import type { Summary } from '../store/changes.ts';
 import { parseWords } from './parseWords.ts';
 import { readingsCsv } from './readingsCsv.ts';
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Device, Door } from '@pondu/core';
 import cookieParser from 'cookie-parser';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
@@ -8,7 +9,7 @@ import { refuse } from '../http/problems.ts';
 import { body, param } from '../http/request.ts';
 import { enterSchema, namedSchema } from '../routes/schemas.ts';
 import type { Store } from '../store/database.ts';
-import { addDevice, deviceOf, listDevices, putOut, renameDevice, type Device } from '../store/devices.ts';
+import { addDevice, deviceOf, listDevices, putOut, renameDevice } from '../store/devices.ts';
 import type { ShopKey } from './shopKey.ts';
 
 declare module 'express-serve-static-core' {
@@ -55,8 +56,7 @@ export function signInFiles(webFolder: string): string[] {
 /** Lets nobody past who is not known; a page is led to the sign-in, a call is told. */
 export function locked(files: readonly string[]): RequestHandler {
   return (req, res, next) => {
-    if (req.device || files.includes(req.path) || req.path === '/api/door/enter' || req.path === '/api/health')
-      return next();
+    if (req.device || files.includes(req.path) || req.path === '/api/door/enter') return next();
     if (req.path.startsWith('/api'))
       throw new Problem(401, 'no-key', 'This device has not been let in. Open the page and give the shop key.');
     if (req.accepts('html') && req.method === 'GET' && !req.path.includes('.')) return res.redirect(303, '/enter.html');
@@ -80,14 +80,15 @@ export function doorRoutes(store: Store, { key, secure, addresses }: DoorOptions
     res.cookie(COOKIE, token, { httpOnly: true, sameSite: 'strict', secure, path: '/', maxAge: COOKIE_MS });
 
   routes.get('/', async (req, res) => {
-    res.json({
+    const shown: Door = {
       me: req.device ?? null,
       locked: key !== undefined,
       secure,
       key: key?.text ?? null,
       addresses,
       devices: await listDevices(store),
-    });
+    };
+    res.json(shown);
   });
   routes.post('/enter', slow, async (req, res) => {
     const { key: typed, ...named } = body(req, enterSchema);

@@ -1,4 +1,5 @@
 import { closeSync, createReadStream, openSync, writeSync } from 'node:fs';
+import { entryOf } from '@pondu/core';
 import {
   FILE_FORMAT,
   houseSchema,
@@ -178,7 +179,7 @@ class FileReader {
     }
     for (const [i, each] of this.list(events, MOST_EVENTS, `${at}.events`).entries()) {
       const event = this.check(jobEventSchema, each, `${at}.events.${i}`);
-      if (event) this.lines.add(['event', id, eventId(event), event.type, JSON.stringify(event)]);
+      if (event) this.lines.add(['event', id, entryOf(event).id, event.type, JSON.stringify(event)]);
     }
     for (const [i, each] of this.list(snags, MOST_SNAGS, `${at}.snags`).entries()) {
       const snag = this.check(snagSchema, each, `${at}.snags.${i}`);
@@ -212,19 +213,6 @@ class FileReader {
     return this.head['format'] !== FILE_FORMAT;
   }
 }
-
-const eventId = (event: z.output<typeof jobEventSchema>): string => {
-  switch (event.type) {
-    case 'reading':
-      return event.reading.id;
-    case 'fix':
-      return event.fix.id;
-    case 'cause':
-      return event.cause.id;
-    case 'setting':
-      return event.setting.id;
-  }
-};
 
 /**
  * Reads a `.pondu.json` of any size: what is good goes into the spool, what is wrong is told by the field. Memory is

@@ -1,17 +1,4 @@
-import type { BaySummary } from '@pondu/core';
-
-/** What a page that is open must know of: one `type` a member. */
-export type Change =
-  | { type: 'job'; id: string; version: number }
-  | { type: 'jobs' }
-  | { type: 'machine'; id: string }
-  | { type: 'machines' }
-  | { type: 'house' }
-  | { type: 'devices' }
-  | { type: 'summary'; id: string; summary: Summary };
-
-/** What a bay shows, or why it cannot be computed. */
-export type Summary = { ok: true; bay: BaySummary } | { ok: false; message: string };
+import type { Change } from '@pondu/core';
 
 type Listener = (change: Change) => void;
 

@@ -1,16 +1,8 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import type { Device } from '@pondu/core';
 import { notFound } from '../http/problem.ts';
 import type { Store } from './database.ts';
-
-/** A phone, tablet or computer that has been let in, with whose it is. */
-export interface Device {
-  id: string;
-  name: string;
-  initials: string;
-  createdAt: string;
-  seenAt: string;
-  outAt: string | null;
-}
+import type { DeviceRow } from './models.ts';
 
 const hashed = (token: string): string => createHash('sha256').update(token).digest('hex');
 /** 256 bits: not to be guessed, so a plain hash is all that need be kept. */
@@ -23,9 +15,9 @@ export async function addDevice(
 ): Promise<{ device: Device; token: string }> {
   const token = randomBytes(TOKEN_BYTES).toString('base64url');
   const at = new Date().toISOString();
-  const device: Device = { ...named, id: randomUUID(), createdAt: at, seenAt: at, outAt: null };
+  const device: Device = { ...named, id: randomUUID(), createdAt: at, seenAt: at };
   await store.write((transaction) =>
-    store.models.devices.create({ ...device, tokenHash: hashed(token) }, { transaction }),
+    store.models.devices.create({ ...device, tokenHash: hashed(token), outAt: null }, { transaction }),
   );
   store.changes.tell({ type: 'devices' });
   return { device, token };
@@ -39,20 +31,20 @@ export async function deviceOf(store: Store, token: string): Promise<Device | un
   if (!row || row.outAt !== null) return undefined;
   if (Date.now() - Date.parse(row.seenAt) > SEEN_EVERY_MS)
     await store.write((transaction) => row.update({ seenAt: new Date().toISOString() }, { transaction }));
-  const { id, name, initials, createdAt, seenAt, outAt } = row;
-  return { id, name, initials, createdAt, seenAt, outAt };
+  return shown(row);
 }
+
+const shown = ({ id, name, initials, createdAt, seenAt }: DeviceRow): Device => ({
+  id,
+  name,
+  initials,
+  createdAt,
+  seenAt,
+});
 
 export async function listDevices(store: Store): Promise<Device[]> {
   const rows = await store.models.devices.findAll({ where: { outAt: null }, order: [['createdAt', 'ASC']] });
-  return rows.map(({ id, name, initials, createdAt, seenAt, outAt }) => ({
-    id,
-    name,
-    initials,
-    createdAt,
-    seenAt,
-    outAt,
-  }));
+  return rows.map(shown);
 }
 
 export async function renameDevice(store: Store, id: string, named: Pick<Device, 'name' | 'initials'>): Promise<void> {

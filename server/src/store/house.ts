@@ -1,12 +1,8 @@
+import type { StoredHouse } from '@pondu/core';
 import { houseSchema, type By, type House } from '@pondu/core/schema';
 import { stale } from './versions.ts';
 import type { Store } from './database.ts';
 import { note } from './journal.ts';
-
-export interface StoredHouse {
-  house: House;
-  version: number;
-}
 
 export async function readHouse(store: Store): Promise<StoredHouse> {
   const row = await store.models.house.findByPk(1);

@@ -1,31 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import {
-  jobBodySchema,
-  jobEventSchema,
-  snagSchema,
-  type By,
-  type JobBody,
-  type JobEvent,
-  type Snag,
-} from '@pondu/core/schema';
+import { entryOf, type StoredJob } from '@pondu/core';
+import { jobBodySchema, jobEventSchema, snagSchema, type JobBody, type JobEvent, type Snag } from '@pondu/core/schema';
 import type { Transaction } from 'sequelize';
 import { notFound, Problem } from '../http/problem.ts';
 import type { Store } from './database.ts';
 import type { JobRow } from './models.ts';
 import { readable, readBody } from './unreadable.ts';
 import { stale } from './versions.ts';
-
-export interface StoredJob {
-  id: string;
-  machineId: string;
-  version: number;
-  updatedAt: string;
-  job: JobBody;
-  events: JobEvent[];
-  snags: Snag[];
-  /** Events and snags that are kept but cannot be read as they are stored. */
-  unreadable: number;
-}
 
 async function rowOf(store: Store, id: string, transaction?: Transaction) {
   const row = await store.models.jobs.findByPk(id, transaction ? { transaction } : {});
@@ -117,20 +98,6 @@ export const updateJob = (
     fresh();
     return { body };
   });
-
-type Entry = { id: string; at: string; by?: By | undefined };
-const entryOf = (event: JobEvent): Entry => {
-  switch (event.type) {
-    case 'reading':
-      return event.reading;
-    case 'fix':
-      return event.fix;
-    case 'cause':
-      return event.cause;
-    case 'setting':
-      return event.setting;
-  }
-};
 
 /** What was said, without when it arrived and from where: two answers to one entry differ in these alone. */
 const said = (entry: object): string =>

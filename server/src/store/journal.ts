@@ -1,3 +1,4 @@
+import type { JournalEntry } from '@pondu/core';
 import type { By } from '@pondu/core/schema';
 import type { Transaction } from 'sequelize';
 import { notFound } from '../http/problem.ts';
@@ -10,21 +11,6 @@ type Noted = Pick<JournalRow, 'what' | 'ref' | 'before' | 'after'>;
 export async function note(store: Store, change: Noted, by: By | undefined, transaction: Transaction): Promise<void> {
   const { device = '', initials = '' } = by ?? {};
   await store.models.journal.create({ ...change, at: new Date().toISOString(), device, initials }, { transaction });
-}
-
-export interface JournalEntry {
-  seq: number;
-  at: string;
-  what: 'house' | 'machine';
-  ref: string;
-  /** Of the machine, as it is called now. */
-  name: string;
-  /** Names of the fields that changed. */
-  fields: string[];
-  device: string;
-  initials: string;
-  /** Whether there was something before, to be put back. */
-  canPutBack: boolean;
 }
 
 /** Top-level fields that differ. */

@@ -1,32 +1,11 @@
-import {
-  jobBodySchema,
-  machineBodySchema,
-  snagSchema,
-  type JobBody,
-  type MachineBody,
-  type Snag,
-} from '@pondu/core/schema';
+import type { JobRow, MachineRow, Page, Summary } from '@pondu/core';
+import { jobBodySchema, machineBodySchema, snagSchema, type Snag } from '@pondu/core/schema';
 import { QueryTypes } from 'sequelize';
-import type { Summary } from './changes.ts';
 import type { Store } from './database.ts';
-import { page, placeOf, type Page } from './pages.ts';
+import { page, placeOf } from './pages.ts';
 import { jobSays, machineSays, searchWords, wordReplacements } from './search.ts';
 import { readable } from './unreadable.ts';
 
-/** A job as a list shows it: without its events. */
-export interface JobRow {
-  id: string;
-  machineId: string;
-  machineName: string;
-  version: number;
-  updatedAt: string;
-  awayAt: string | null;
-  job: JobBody | null;
-  /** Why it cannot be shown, if it cannot. */
-  unreadable: string | null;
-  /** What its bay shows; null while it is being worked out. */
-  summary: Summary | null;
-}
 export interface JobsAsked {
   stage: 'open' | 'closed' | 'any';
   machine?: string | undefined;
@@ -100,15 +79,6 @@ function jobRow(raw: RawJob): JobRow {
   };
 }
 
-export interface MachineRow {
-  id: string;
-  version: number;
-  updatedAt: string;
-  awayAt: string | null;
-  machine: MachineBody | null;
-  unreadable: string | null;
-  openJobs: number;
-}
 export interface MachinesAsked {
   away: boolean;
   q: string;

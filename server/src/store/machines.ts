@@ -1,3 +1,4 @@
+import type { StoredMachine } from '@pondu/core';
 import { randomUUID } from 'node:crypto';
 import { machineBodySchema, type By, type MachineBody } from '@pondu/core/schema';
 import type { Transaction } from 'sequelize';
@@ -7,15 +8,6 @@ import { note } from './journal.ts';
 import type { MachineRow } from './models.ts';
 import { readBody } from './unreadable.ts';
 import { stale } from './versions.ts';
-
-export interface StoredMachine {
-  id: string;
-  version: number;
-  updatedAt: string;
-  /** When it was put away, if it was; it can be brought back. */
-  awayAt: string | null;
-  machine: MachineBody;
-}
 
 const read = (row: MachineRow): StoredMachine => ({
   id: row.id,

@@ -1,10 +1,5 @@
+import type { Page } from '@pondu/core';
 import { Problem } from '../http/problem.ts';
-
-/** One page of a list. `next` is given back to get the one after it; null at the end. */
-export interface Page<Row> {
-  rows: Row[];
-  next: string | null;
-}
 
 /** Where a page ended: what the rows are ordered by, and the id that breaks ties. */
 export type Place = readonly [key: string, id: string];

@@ -1,17 +1,13 @@
 import { useSyncExternalStore } from 'react';
+import type { Change } from '../api/types.ts';
 
 export type LinkState = 'unknown' | 'here' | 'gone' | 'not let in';
 
 /** What the server tells as it changes; the beat only says that it is there. */
-export type Change =
-  | { type: 'beat' }
-  | { type: 'job'; id: string; version: number }
-  | { type: 'jobs' | 'machines' | 'house' | 'devices' }
-  | { type: 'machine'; id: string }
-  | { type: 'summary'; id: string; summary: unknown };
+type Told = Change | { type: 'beat' };
 
 /** A beat comes every 0.9 s; one missed may be a busy machine, two are none. */
-const SILENCE_MS = 1900;
+const SILENCE_MS = 1600;
 const LOOK_MS = 300;
 const AGAIN_MS = 700;
 
@@ -41,7 +37,7 @@ class Link {
     source.onmessage = (event) => {
       this.heard = Date.now();
       this.set('here');
-      const change = JSON.parse(event.data as string) as Change;
+      const change = JSON.parse(event.data as string) as Told;
       if (change.type !== 'beat') for (const listener of this.listeners) listener(change);
     };
     source.onerror = () => this.lost();
@@ -53,6 +49,7 @@ class Link {
     if (!this.source) return;
     this.source.close();
     this.source = undefined;
+    this.set('gone');
     void this.why();
     setTimeout(() => this.connect(), AGAIN_MS);
   }
@@ -60,9 +57,9 @@ class Link {
   private async why(): Promise<void> {
     try {
       const { status } = await fetch('/api/door', { signal: AbortSignal.timeout(SILENCE_MS) });
-      this.set(status === 401 ? 'not let in' : 'gone');
+      if (status === 401 && this.state === 'gone') this.set('not let in');
     } catch {
-      this.set('gone');
+      // Gone, as was said.
     }
   }
   private set(state: LinkState): void {

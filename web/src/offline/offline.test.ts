@@ -1,4 +1,4 @@
-import type { JobEvent } from '@pondu/core';
+import { entryOf } from '@pondu/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { reading, stored } from '../__tests__/support.tsx';
 import { jobOf, jobMade, openJob } from '../api/newJob.ts';
@@ -7,7 +7,7 @@ import { entryWords, fieldWords } from '../words/entries.ts';
 import type { Entry } from './entry.ts';
 import { inMemory, keep } from './keep.ts';
 import { link } from './link.ts';
-import { byOf, idOf, overlaid } from './overlay.ts';
+import { overlaid } from './overlay.ts';
 import { outbox } from './outbox.ts';
 
 type Answer = { status: number; body?: unknown } | 'no answer';
@@ -176,7 +176,7 @@ describe('a job with what waits', () => {
       entry({ id: 'e4', path: '/snags', body: { id: 's1', done: true } }),
       entry({ id: 'e5', path: '', method: 'PATCH', body: { complaint: { words: 'Coughs' }, waitsFor: 'part' } }),
     ]);
-    expect(job.events.map((e) => idOf(e))).toEqual(['fuse-volts', 'e1', 'e2']);
+    expect(job.events.map((e) => entryOf(e).id)).toEqual(['fuse-volts', 'e1', 'e2']);
     expect(job.events[1]).toEqual({
       type: 'reading',
       reading: { id: 'e1', checkId: 'battery-rest', typed: '12.4', value, note: '', at: '2026-01-01T11:00:00.000Z' },
@@ -196,12 +196,6 @@ describe('a job with what waits', () => {
     const there = stored([reading('battery-rest', 12.4, 'e1')]);
     for (const e of [entry({ state: 'refused' }), entry({ jobId: 'other' }), entry({})])
       expect(overlaid(there, [e])).toEqual(there);
-  });
-  it('says who wrote an entry down', () => {
-    const by = { device: 'Tablet', initials: 'JM' };
-    const event = reading('battery-rest', 12.4) as Extract<JobEvent, { type: 'reading' }>;
-    expect(byOf({ ...event, reading: { ...event.reading, by } })).toEqual(by);
-    expect(byOf(event)).toBeUndefined();
   });
 });
 

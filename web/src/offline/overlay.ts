@@ -1,4 +1,13 @@
-import type { By, Cause, Fix, JobBody, JobEvent, Reading, Setting, Snag } from '@pondu/core';
+import {
+  entryOf,
+  type Cause,
+  type Fix,
+  type JobBody,
+  type JobEvent,
+  type Reading,
+  type Setting,
+  type Snag,
+} from '@pondu/core';
 import type { StoredJob } from '../api/types.ts';
 import type { Entry } from './entry.ts';
 
@@ -36,7 +45,7 @@ export function overlaid(stored: StoredJob, entries: readonly Entry[]): StoredJo
     const event = eventOf(entry);
     if (event) {
       // The answer may have been lost after it was written down: then it is there already.
-      const known = job.events.some((e) => idOf(e) === entry.id);
+      const known = job.events.some((e) => entryOf(e).id === entry.id);
       return known ? job : { ...job, events: [...job.events, event] };
     }
     if (entry.path === '/snags') {
@@ -46,19 +55,4 @@ export function overlaid(stored: StoredJob, entries: readonly Entry[]): StoredJo
     }
     return { ...job, job: changed(job.job, entry) };
   }, stored);
-}
-
-export const idOf = (event: JobEvent): string => entryOf(event).id;
-export const byOf = (event: JobEvent): By | undefined => entryOf(event).by;
-function entryOf(event: JobEvent): { id: string; by?: By | undefined } {
-  switch (event.type) {
-    case 'reading':
-      return event.reading;
-    case 'fix':
-      return event.fix;
-    case 'cause':
-      return event.cause;
-    case 'setting':
-      return event.setting;
-  }
 }

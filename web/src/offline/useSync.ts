@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { useSWRConfig } from 'swr';
-import type { JobRow, Page, Summary } from '../api/types.ts';
-import { link, type Change } from './link.ts';
+import type { Change, JobRow, Page, Summary } from '../api/types.ts';
+import { link } from './link.ts';
 import { outbox } from './outbox.ts';
 
 type Mutate = ReturnType<typeof useSWRConfig>['mutate'];
@@ -38,12 +38,9 @@ function follow(mutate: Mutate, change: Change): void {
     case 'devices':
       return void mutate('/door');
     case 'summary': {
-      const summary = change.summary as Summary;
-      const shown = (known?: Page<JobRow>) => known && withSummary(known, change.id, summary);
+      const shown = (known?: Page<JobRow>) => known && withSummary(known, change.id, change.summary);
       return void mutate<Page<JobRow>>(listsOf('/jobs'), shown, { revalidate: false });
     }
-    case 'beat':
-      return;
   }
 }
 

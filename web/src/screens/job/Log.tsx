@@ -1,10 +1,9 @@
-import { formatQuantity, type CheckView, type JobEvent, type Reading, type TraceView } from '@pondu/core';
+import { entryOf, formatQuantity, type CheckView, type JobEvent, type Reading, type TraceView } from '@pondu/core';
 import { format } from 'date-fns';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
 import { useOutbox } from '../../offline/outbox.ts';
-import { byOf } from '../../offline/overlay.ts';
 import type { JobPlace } from './place.ts';
 
 export const readingWords = (reading: Reading, check: CheckView | undefined): string => {
@@ -17,7 +16,7 @@ const PRESENT = { yes: 'failing', no: 'running well', unknown: '' } as const;
 
 /** Who wrote it down and where, or that it is not in the workshop yet. */
 function Whence({ event, waits }: { event: JobEvent; waits: boolean }) {
-  const by = byOf(event);
+  const { by } = entryOf(event);
   if (waits) return <span className="tag !text-warn">not in the workshop yet</span>;
   return by ? (
     <span className="tag">
