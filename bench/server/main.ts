@@ -6,7 +6,7 @@ import { volume } from './volume.ts';
 
 const PARTS = {
   killing: () => killing(200, 8),
-  fuzz: () => fuzz(100_000, 1),
+  fuzz: () => fuzz(Number(process.env['BENCH_REQUESTS'] ?? 100_000), 1),
   volume: () => volume({ machines: 500, jobs: 5000, readings: 150_000 }, 200),
   cold: () => cold(8),
   offline: () => offline(50),
@@ -21,6 +21,7 @@ export async function serverFigures(parts: readonly string[]): Promise<Record<st
     process.stderr.write(`${name} …\n`);
     // What one part runs into does not cost the figures of the others.
     figures[name] = await part().catch((error: unknown) => ({ failed: String(error) }));
+    process.stderr.write(`${JSON.stringify(figures[name])}\n`);
   }
   return figures;
 }

@@ -2,15 +2,16 @@ import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { valueOf, type Compute } from './compute.ts';
-import type { Answer, OfMachine } from './tasks.ts';
+import type { Answer, OfMachine, TaskName } from './tasks.ts';
 
 /** One thread stays free to answer with. */
 const threads = (): number => Math.max(1, availableParallelism() - 1);
 /** A thread that knows a machine is worth waiting for, up to so many questions. */
 const PATIENCE = 4;
 const HEAP_MB = 256;
-/** The thread that reads imports goes when there are none. */
-const IMPORT_IDLE_MS = 5000;
+const YOUNG_MB = 12;
+/** The threads that read imports and work out the bays go when there is nothing for them. */
+const IDLE_MS = 5000;
 
 const hashOf = (text: string): number => createHash('sha256').update(text).digest().readUInt32BE(0);
 
@@ -21,26 +22,33 @@ const hashOf = (text: string): number => createHash('sha256').update(text).diges
  */
 export function computePool(worker: string): Compute {
   const execArgv = worker.endsWith('.ts') ? ['--import', 'tsx'] : [];
-  const options = { filename: worker, execArgv, resourceLimits: { maxOldGenerationSizeMb: HEAP_MB } };
+  const options = {
+    filename: worker,
+    execArgv,
+    resourceLimits: { maxOldGenerationSizeMb: HEAP_MB, maxYoungGenerationSizeMb: YOUNG_MB },
+  };
   const pools = Array.from(
     { length: threads() },
     () => new Piscina({ ...options, minThreads: 1, maxThreads: 1, idleTimeout: Infinity }),
   );
-  const imports = new Piscina({ ...options, minThreads: 0, maxThreads: 1, idleTimeout: IMPORT_IDLE_MS });
+  const whenWanted = { ...options, minThreads: 0, maxThreads: 1, idleTimeout: IDLE_MS };
+  const imports = new Piscina(whenWanted);
+  // What nobody waits for keeps nobody waiting: the bays have a thread beside those that answer.
+  const bays = new Piscina(whenWanted);
 
-  function threadFor({ machine, house }: OfMachine): Piscina {
+  function threadFor(name: TaskName, { machine, house }: OfMachine): Piscina {
+    if (name === 'summary') return bays;
     const known = pools[hashOf(JSON.stringify([machine.fitOut, machine.plates, machine.worth, house])) % pools.length]!;
     if (known.queueSize < PATIENCE) return known;
     return pools.find((p) => p.queueSize === 0) ?? known;
   }
   return {
     run: async (name, input) => {
-      const { machine, house } = input;
-      return valueOf((await threadFor({ machine, house }).run({ name, input })) as Answer<never>);
+      return valueOf((await threadFor(name, input).run({ name, input })) as Answer<never>);
     },
     readImport: (path, spool) => imports.run({ path, spool }, { name: 'imports' }),
     close: async () => {
-      await Promise.all([...pools, imports].map((p) => p.destroy()));
+      await Promise.all([...pools, imports, bays].map((p) => p.destroy()));
     },
   };
 }

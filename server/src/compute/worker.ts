@@ -5,7 +5,7 @@ import type { Spool } from '../files/spool.ts';
 import { answer, type Answer, type Input, type TaskName } from './tasks.ts';
 
 /** A thread's heap may grow to this before it forgets the machines it has longest not been asked about. */
-const MOST_HEAP_BYTES = 110e6;
+const MOST_HEAP_BYTES = 70e6;
 
 const cache = new TracerCache(Infinity);
 
