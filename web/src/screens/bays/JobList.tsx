@@ -39,7 +39,7 @@ function Rows({ asked, none }: { asked: JobsAsked; none?: string }) {
     <>
       {data.rows.map((row) => (
         <li key={row.id}>
-          <Row row={row} changed={() => void mutate()} />
+          <Row row={row} named={asked.machine === undefined} changed={() => void mutate()} />
         </li>
       ))}
       {data.next !== null &&
@@ -54,7 +54,8 @@ function Rows({ asked, none }: { asked: JobsAsked; none?: string }) {
   );
 }
 
-function Row({ row, changed }: { row: JobRow; changed: () => void }) {
+/** On a machine's own page its name is not said again. */
+function Row({ row, named, changed }: { row: JobRow; named: boolean; changed: () => void }) {
   const { job } = row;
   if (!job)
     return (
@@ -64,7 +65,7 @@ function Row({ row, changed }: { row: JobRow; changed: () => void }) {
     );
   const about = (
     <>
-      <span className="font-semibold">{row.machineName}</span>
+      {named && <span className="font-semibold">{row.machineName}</span>}
       <span className="grow">{complaintWords(job.complaint)}</span>
       <span className="tag">{STAGE_LABELS[job.stage]}</span>
       <span className="text-soft">{format(new Date(job.closedAt ?? job.openedAt), 'd MMM yyyy')}</span>
