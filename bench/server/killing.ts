@@ -53,12 +53,15 @@ export async function killing(rounds: number, clients: number): Promise<Killing>
   for (let round = 0; round < rounds; round++) {
     let dead = false;
     let acknowledged = 0;
+    // Every second round waits for its import; the others kill the server somewhere in it.
+    let importing = round % 2 === 0;
     const client = async (n: number) => {
       for (let i = 0; !dead; i++) {
         const id = `${round}-${n}-${i}`;
-        if (n === 0 && i % 5 === 4) {
+        if (n === 0 && i === 1) {
           const { status } = await ask(`${url}/api/import`, 'POST', importOf(`import-${id}`));
           if (status === 201) imported.add(`import-${id}`);
+          importing = false;
           continue;
         }
         const { status } = await ask(`${url}/api/jobs/${jobs[n]!}/settings`, 'POST', { id, figure: 'a', leftAt: i });
@@ -68,7 +71,7 @@ export async function killing(rounds: number, clients: number): Promise<Killing>
       }
     };
     const working = Array.from({ length: clients }, (_, n) => client(n));
-    while (acknowledged < EACH * clients) await new Promise((later) => setTimeout(later, LOOK_MS));
+    while (acknowledged < EACH * clients || importing) await new Promise((later) => setTimeout(later, LOOK_MS));
     await new Promise((later) => setTimeout(later, (round % 7) * 20));
     await server.stop('SIGKILL');
     dead = true;

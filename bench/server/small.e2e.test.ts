@@ -19,6 +19,7 @@ describe('a server that is mistreated', () => {
   it('killed while it is written to, loses nothing that it acknowledged', async () => {
     const { acknowledged, lost, doubled, imports } = await killing(4, 4);
     expect(acknowledged).toBeGreaterThan(20);
+    expect(imports.acknowledged).toBeGreaterThan(0);
     expect({ lost, doubled, imports: { lost: imports.lost, halves: imports.halves } }).toEqual({
       lost: 0,
       doubled: 0,

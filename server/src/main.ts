@@ -52,6 +52,7 @@ const shownHosts = lan ? ownAddresses().filter((a) => !a.startsWith('[')) : [hos
 const key = lan ? new ShopKey() : undefined;
 const signed = secure ? await certificates(join(dirname(file), 'certificates'), names) : undefined;
 const addresses: string[] = [];
+const hosts = lan ? lanHosts(names) : loopbackOnly;
 
 const { app, summaries } = createApp({
   store,
@@ -59,7 +60,7 @@ const { app, summaries } = createApp({
   logger,
   webFolder: resolve(PONDU_WEB),
   door: { key, secure, addresses },
-  hosts: lan ? lanHosts(names) : loopbackOnly,
+  hosts,
   callsAMinute: Number(PONDU_CALLS_A_MINUTE),
 });
 const server = signed ? secureServer({ key: signed.key, cert: signed.cert }, app) : plainServer(app);
@@ -68,7 +69,8 @@ const port = await listen(server, Number(PORT));
 addresses.push(...shownHosts.map((h) => `${scheme}://${h}:${port}`));
 let trust: string | undefined;
 if (signed) {
-  const plain = plainServer(trustApp(signed.authority, (h) => `https://${h}:${port}`));
+  // Whatever name was asked under: only ours is shown.
+  const plain = plainServer(trustApp(signed.authority, (h) => (hosts(h) ? `https://${h}:${port}` : addresses[0]!)));
   servers.push(plain);
   const plainPort = await listen(plain, Number(PORT) === 0 ? 0 : port + 1);
   trust = `http://${shownHosts[0] ?? host}:${plainPort}`;
