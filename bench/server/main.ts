@@ -5,7 +5,7 @@ import { killing } from './killing.ts';
 import { volume } from './volume.ts';
 
 const PARTS = {
-  killing: () => killing(200, 8),
+  killing: () => killing(Number(process.env['BENCH_ROUNDS'] ?? 200), 8),
   fuzz: () => fuzz(Number(process.env['BENCH_REQUESTS'] ?? 100_000), 1),
   volume: () => volume({ machines: 500, jobs: 5000, readings: 150_000 }, 200),
   cold: () => cold(8),
@@ -13,7 +13,10 @@ const PARTS = {
   paint: () => paint(30, 4),
 } as const;
 
-/** npm run -s bench server [parts…]: figures of the server as JSON, one part after the other. */
+/**
+ * npm run -s bench server [parts…]: figures of the server as JSON, one part after the other. BENCH_ROUNDS and
+ * BENCH_REQUESTS make killing and fuzzing shorter.
+ */
 export async function serverFigures(parts: readonly string[]): Promise<Record<string, unknown>> {
   const figures: Record<string, unknown> = {};
   for (const [name, part] of Object.entries(PARTS)) {
