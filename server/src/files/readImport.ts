@@ -1,7 +1,6 @@
 import { closeSync, createReadStream, openSync, writeSync } from 'node:fs';
 import { entryOf } from '@pondu/core';
 import {
-  FILE_FORMAT,
   houseSchema,
   jobBodySchema,
   jobEventSchema,
@@ -208,9 +207,6 @@ class FileReader {
   }
   get whole(): boolean {
     return this.where === 'after';
-  }
-  get foreign(): boolean {
-    return this.head['format'] !== FILE_FORMAT;
   }
 }
 

@@ -4,11 +4,11 @@ import { Router, type Request, type Response } from 'express';
 import type { Compute } from '../compute/compute.ts';
 import type { OfJob } from '../compute/tasks.ts';
 import type { Summaries } from '../compute/summaries.ts';
-import { invalid, Problem } from '../http/problem.ts';
+import { fieldsOf, invalid, Problem } from '../http/problem.ts';
 import { body, expectedVersion, param, query } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
-import { addEvent, createJob, getJob, putSnag, setJobDeleted, updateJob } from '../store/jobs.ts';
+import { addEvent, createJob, getJob, machineIdOf, putSnag, setJobDeleted, updateJob } from '../store/jobs.ts';
 import { jobRows } from '../store/lists.ts';
 import { getMachine } from '../store/machines.ts';
 import { enteredAt, entry } from './entries.ts';
@@ -71,7 +71,8 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
 
   routes.post('/:id/readings', async (req, res) => {
     const sent = body(req, schemas.newReadingSchema);
-    const { machine, house } = await ofJob(req);
+    const { machine } = await getMachine(store, await machineIdOf(store, id(req)));
+    const { house } = await readHouse(store);
     const value = await compute.run('reading', { machine, house, sent });
     const { confirmed: _confirmed, supersedes, soakMinutes, typed = '', value: _value, ...rest } = sent;
     const reading: Reading = {
@@ -98,7 +99,7 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
     const laid = (known: object) => {
       const read = snagSchema.safeParse({ ...entry(req, { ...given(sent), id: snagId }), ...known, ...given(sent) });
       if (read.success) return read.data;
-      throw invalid(read.error.issues.map((i) => ({ field: i.path.join('.'), message: i.message })));
+      throw invalid(fieldsOf(read.error));
     };
     res.status(201).json(await putSnag(store, id(req), snagId, laid, expectedVersion(req)));
   });

@@ -34,6 +34,9 @@ async function assemble(store: Store, row: JobRow, transaction?: Transaction): P
   };
 }
 
+/** Whose job it is, without reading all that happened on it. */
+export const machineIdOf = async (store: Store, id: string): Promise<string> => (await rowOf(store, id)).machineId;
+
 export const getJob = async (store: Store, id: string): Promise<StoredJob> => assemble(store, await rowOf(store, id));
 
 /** Opens a job. Asked twice under one id for the same complaint it is opened once. */
