@@ -7,6 +7,7 @@ import { KINDS } from './kinds.ts';
 import { againstOptimal } from './optimal.ts';
 import { solverFigures } from './solver.ts';
 import { serverFigures } from './server/main.ts';
+import { speedFigures } from './speed/main.ts';
 import { calibrationError, drawPairs, run, runPair, type Run } from './tracing.ts';
 
 /** Figures, not tests: every fault of every kind × seeded machines; pairs; what comes and goes; against three habits. */
@@ -155,6 +156,8 @@ async function main() {
 const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
+else if (process.argv.includes('speed'))
+  process.stdout.write(`${JSON.stringify(await speedFigures(), null, 2)}\n`);
 else if (process.argv.includes('server'))
   process.stdout.write(
     `${JSON.stringify(await serverFigures(process.argv.slice(process.argv.indexOf('server') + 1)), null, 2)}\n`,

@@ -1,0 +1,50 @@
+import { fileURLToPath } from 'node:url';
+import puppeteer from 'puppeteer-core';
+import { build } from 'vite';
+import type { FitOut } from '@pondu/core';
+import type { Timed } from './measure.ts';
+
+const built = async (): Promise<string> => {
+  const result = await build({
+    configFile: false,
+    logLevel: 'silent',
+    build: {
+      write: false,
+      lib: { entry: fileURLToPath(new URL('./worker.ts', import.meta.url)), formats: ['iife'], name: 'timed' },
+    },
+  });
+  const [bundle] = Array.isArray(result) ? result : [result];
+  const chunk = bundle && 'output' in bundle ? bundle.output.find((o) => o.type === 'chunk') : undefined;
+  if (chunk?.type !== 'chunk') throw new Error('The worker was not built');
+  return chunk.code;
+};
+
+/** One machine in a worker of headless Chromium, as the page runs it; megabytes are the worker's own heap. */
+export async function inBrowser(fit: FitOut): Promise<Timed & { workerMegabytes: number }> {
+  const code = await built();
+  const browser = await puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage'],
+    protocolTimeout: 600_000,
+  });
+  try {
+    const page = await browser.newPage();
+    // Plain strings: the page knows nothing of the helpers that a bundler would leave in a function.
+    await page.evaluate(
+      `window.timed = new Worker(URL.createObjectURL(new Blob([${JSON.stringify(code)}], { type: 'text/javascript' })))`,
+    );
+    const timed = (await page.evaluate(
+      `new Promise((done, fail) => {
+         window.timed.onmessage = (e) => done(e.data);
+         window.timed.onerror = (e) => fail(new Error(e.message));
+         window.timed.postMessage(${JSON.stringify(fit)});
+       })`,
+    )) as Timed;
+    const client = page.workers()[0]!.client;
+    await client.send('HeapProfiler.collectGarbage');
+    const { usedSize } = await client.send('Runtime.getHeapUsage');
+    return { ...timed, workerMegabytes: usedSize / 1e6 };
+  } finally {
+    await browser.close();
+  }
+}
