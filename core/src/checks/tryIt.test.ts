@@ -8,7 +8,7 @@ import { runsHow } from './tryIt.ts';
 
 const tracer = new Tracer(machine(), house);
 const scene = (...ids: string[]): Scene =>
-  tracer.weigher.ensemble(ids.map((id) => tracer.model.faults.find((f) => f.id === id)!)).scenes[4]!;
+  tracer.weigher.ensemble(ids.map((id) => tracer.model.faults.find((f) => f.id === id)!)).scene(4);
 const likeliest = (shares: Readonly<Record<string, number>>) =>
   Object.entries(shares).sort((a, b) => b[1] - a[1])[0]![0];
 
@@ -41,7 +41,7 @@ describe('trying it', () => {
   });
   it.each(Object.keys(KINDS))('is possible on every kind, and a sound one runs even: %s', (kind) => {
     const own = new Tracer(machine(KINDS[kind]), house);
-    const shares = own.weigher.ensemble([]).scenes.map((s) => runsHow(s)['runs even']!);
+    const shares = own.weigher.ensemble([]).figures('even', (s) => runsHow(s)['runs even']!);
     expect(own.weigher.check('try-it')).toBeDefined();
     expect(shares.reduce((a, b) => a + b, 0) / shares.length).toBeGreaterThan(0.8);
   });

@@ -35,7 +35,7 @@ describe.each(ADDED_PLACES)('something put in %s', (at: At) => {
     };
     expect(none(middle(boxed))).toBe(false);
     const open = boxed.model.faults.find((f) => f.id === 'added-1.open')!;
-    expect(none(boxed.weigher.ensemble([open]).scenes[0]!)).toBe(true);
+    expect(none(boxed.weigher.ensemble([open]).scene(0))).toBe(true);
     expect(passesWith(boxed, 'added-1-drop', 'added-1.open')).toBe(false);
     expect(passesWith(boxed, 'added-1-drop', 'points.closed-up')).toBe(true);
   });

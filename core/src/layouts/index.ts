@@ -28,7 +28,7 @@ export function buildLayout(fit: FitOut): Layout {
   if (!kind) throw new RangeError(`No layout "${fit.layout}"`);
   return kind.build(fit);
 }
-export { NoSolution, Scene } from './scene.ts';
+export { NoSolution, Scene, type Footprint } from './scene.ts';
 export type * from './layout.ts';
 export { chargePeakVolts, outputPeakVolts } from './dischargeSpark.ts';
 export { triggerPeak, triggerPeakVolts } from './generated.ts';

@@ -5,6 +5,12 @@ import type { Known, Layout, MachineParams } from './layout.ts';
 const keyOf = (s: MachineState) =>
   `${s.key}|${s.points}|${s.stopHeld ?? ''}|${s.told ?? ''}|${s.unplugged?.join() ?? ''}|${s.clipped?.join() ?? ''}`;
 
+/** What a reading depends on: the parts whose figures it asked for, and whether it asked the low-voltage network. */
+export interface Footprint {
+  readonly parts: Set<string>;
+  network: boolean;
+}
+
 /** The figures given leave a network that has no answer. */
 export class NoSolution extends Error {}
 
@@ -12,7 +18,10 @@ export class NoSolution extends Error {}
 export class Scene implements Known {
   readonly layout: Layout;
   readonly params: MachineParams;
+  /** Its parts with their figures, for its own use: what it reads of them is nobody's footprint. */
+  private readonly figures: MachineParams;
   private readonly base: Scene | undefined;
+  private readonly seen: Footprint | undefined;
   /** Parts whose figures are not those of the base: its fault, and what followed from it. */
   private readonly differing: readonly PartInstance[];
   private readonly solutions: Map<string, OperatingPoint>;
@@ -20,11 +29,13 @@ export class Scene implements Known {
   private readonly bench = new Map<string, Prepared>();
 
   /** `base` is the same machine without its fault: what it has prepared serves here too. */
-  constructor(layout: Layout, params: MachineParams, base?: Scene) {
+  constructor(layout: Layout, params: MachineParams, base?: Scene, seen?: Footprint) {
     this.layout = layout;
-    this.params = layout.settle(params);
+    this.figures = seen ? params : layout.settle(params);
+    this.params = seen ? watching(this.figures, seen) : this.figures;
     this.base = base;
-    this.differing = base ? layout.parts.filter((p) => this.params[p.id] !== base.params[p.id]) : [];
+    this.seen = seen;
+    this.differing = base ? layout.parts.filter((p) => this.figures[p.id] !== base.figures[p.id]) : [];
     // A fault on the spark's side leaves the low-voltage network as it is.
     const same = base !== undefined && this.differing.every((p) => p.apart);
     this.solutions = same ? base.solutions : new Map();
@@ -32,7 +43,7 @@ export class Scene implements Known {
   }
 
   private elementsOf(part: PartInstance, state: MachineState): Element[] {
-    return part.kind.elements(figuresIn(part, this.params[part.id]!, state, this.layout.fit), {
+    return part.kind.elements(figuresIn(part, this.figures[part.id]!, state, this.layout.fit), {
       id: part.id,
       nodes: part.nodes,
       fit: this.layout.fit,
@@ -48,14 +59,30 @@ export class Scene implements Known {
     return this.layout.parts.filter((p) => this.connected(state, p, only)).flatMap((p) => this.elementsOf(p, state));
   }
 
+  /** The same machine, keeping account of what is read of it. */
+  watched(): { scene: Scene; footprint: Footprint } {
+    const footprint: Footprint = { parts: new Set(), network: false };
+    return { scene: new Scene(this.layout, this.figures, this, footprint), footprint };
+  }
+
+  /** Whether what differs from the base can change a reading of this footprint. */
+  touches({ parts, network }: Footprint): boolean {
+    return this.differing.some((p) => parts.has(p.id) || (network && !p.apart));
+  }
+
   /** The network of a state made ready: the base's own with the differing parts' elements put in, where there is one. */
   network(state: MachineState, only?: string): Prepared {
     const key = `${keyOf(state)}|${only ?? ''}`;
+    this.asked(only);
     // On the bench a part of the spark's side is met too: it is the base's only where the part itself is.
     const kept = only !== undefined && this.differing.some((p) => p.id === only) ? this.bench : this.networks;
     let known = kept.get(key);
     if (!known) kept.set(key, (known = this.fromBase(state, only) ?? new Prepared(this.elements(state, only))));
     return known;
+  }
+  private asked(only?: string): void {
+    if (this.seen && only === undefined) this.seen.network = true;
+    else this.seen?.parts.add(only!);
   }
   private fromBase(state: MachineState, only?: string): Prepared | undefined {
     if (!this.base) return undefined;
@@ -68,6 +95,7 @@ export class Scene implements Known {
   /** Operating point of the machine as it stands. Throws NoSolution where its figures leave none. */
   solve(state: MachineState): OperatingPoint {
     const key = keyOf(state);
+    this.asked();
     let known = this.solutions.get(key);
     if (!known) this.solutions.set(key, (known = this.solved(this.network(state), key)));
     return known;
@@ -90,3 +118,16 @@ export class Scene implements Known {
     return node === '0' || this.network(state).rows.nodes.has(node);
   }
 }
+
+/** Figures that note which parts are asked for. */
+const watching = (figures: MachineParams, seen: Footprint): MachineParams =>
+  new Proxy(figures, {
+    get: (all, id) => {
+      if (typeof id === 'string') seen.parts.add(id);
+      return Reflect.get(all, id) as MachineParams[string];
+    },
+    ownKeys: (all) => {
+      for (const id of Object.keys(all)) seen.parts.add(id);
+      return Reflect.ownKeys(all);
+    },
+  });

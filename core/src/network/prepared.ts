@@ -1,6 +1,7 @@
 import { Assembly, GMIN, place, type Placed } from './assembly.ts';
 import { floatingNodes } from './grounding.ts';
 import { Lu } from './lu.ts';
+import { Ports, type Change } from './ports.ts';
 import { Rows } from './rows.ts';
 import { GROUND, type Element, type NodeName, type SolveResult } from './types.ts';
 
@@ -23,23 +24,42 @@ const ROUNDING = 1e-12;
  */
 export class Prepared {
   readonly rows: Rows;
-  private readonly placed: readonly Placed[];
-  private readonly base: Prepared | undefined;
+  /** The network that this one was changed from, and what was changed; nothing where it stands for itself. */
+  private readonly from: { readonly root: Prepared; readonly change: Change } | undefined;
+  private all: readonly Placed[] | undefined;
+  private ids: ReadonlyMap<string, Placed> | undefined;
   private unknowns: Float64Array | undefined;
   private answer: SolveResult | undefined;
-
+  private seen: Ports | undefined;
+  private own: Lu | undefined;
   private readonly leak: number;
 
   /** `leak`, siemens, from every node to ground: fluids, whose conductances are small figures in SI, ask for less. */
-  constructor(elements: readonly Element[], leak = GMIN, kept?: { base: Prepared; placed: readonly Placed[] }) {
+  constructor(elements: readonly Element[], leak = GMIN, from?: { root: Prepared; change: Change }) {
     this.leak = leak;
-    this.rows = kept?.base.rows ?? new Rows(elements);
-    this.placed = kept?.placed ?? elements.map((e) => place(e, this.rows));
-    this.base = kept?.base;
+    this.rows = from?.root.rows ?? new Rows(elements);
+    this.from = from;
+    if (!from) this.all = elements.map((e) => place(e, this.rows));
   }
 
   get elements(): readonly Element[] {
     return this.placed.map((p) => p.e);
+  }
+  private get placed(): readonly Placed[] {
+    return (this.all ??= this.withChange());
+  }
+  private withChange(): readonly Placed[] {
+    const { root, change } = this.from!;
+    const kept = root.placed.flatMap((p) => (change.has(p.e.id) ? (change.get(p.e.id) ?? []) : p));
+    const beside = [...change].flatMap(([id, p]) => (p && !root.byId.has(id) ? p : []));
+    return [...kept, ...beside];
+  }
+  private get byId(): ReadonlyMap<string, Placed> {
+    return (this.ids ??= new Map(this.placed.map((p) => [p.e.id, p])));
+  }
+  private one(id: string): Placed | undefined {
+    const { root, change } = this.from ?? { root: this, change: undefined };
+    return change?.has(id) ? change.get(id) : root.byId.get(id);
   }
 
   /**
@@ -48,18 +68,16 @@ export class Prepared {
    */
   changed(elements: readonly Element[], without: ReadonlySet<string> = new Set()): Prepared | undefined {
     if (!elements.every((e) => this.rows.holds(e))) return undefined;
-    const fresh = new Map(elements.map((e) => [e.id, e]));
-    const placed: Placed[] = [];
-    for (const old of this.placed) {
-      const e = fresh.get(old.e.id);
-      fresh.delete(old.e.id);
-      if (e) placed.push(place(e, this.rows));
+    const change = new Map(this.from?.change);
+    const fresh = new Set(elements.map((e) => e.id));
+    for (const id of without) {
+      if (fresh.has(id)) continue;
       // A row whose element has gone would be empty.
-      else if (!without.has(old.e.id)) placed.push(old);
-      else if (old.k >= 0) return undefined;
+      if ((this.one(id)?.k ?? -1) >= 0) return undefined;
+      change.set(id, undefined);
     }
-    for (const e of fresh.values()) placed.push(place(e, this.rows));
-    return new Prepared([], this.leak, { base: this, placed });
+    for (const e of elements) change.set(e.id, place(e, this.rows));
+    return new Prepared([], this.leak, { root: this.from?.root ?? this, change });
   }
 
   /** Where the search of a network derived from this one begins: solved at need, so that order changes nothing. */
@@ -73,11 +91,22 @@ export class Prepared {
     return (this.answer ??= this.search());
   }
 
+  /** Seen from where it is changed; only once it has a solution. */
+  private ports(): Ports | undefined {
+    if (!this.operatingPoint().ok) return undefined;
+    return (this.seen ??= new Ports(this.placed, this.unknowns!, this.factorsAt(this.unknowns!)));
+  }
+
   private search(): SolveResult {
+    const quick = this.from?.root.ports()?.solve(this.from.change);
+    if (quick) {
+      this.unknowns = quick;
+      return this.solved(quick, 1);
+    }
     if (!this.placed.some((p) => p.i < 0 || p.j < 0)) return { ok: false, code: 'no-ground' };
     const cold = new Float64Array(this.rows.size);
     // Before anything is written on the bench: the base may have to be solved on it first.
-    const warm = this.placed.some((p) => p.model.nonlinear) ? this.base?.start() : undefined;
+    const warm = this.placed.some((p) => p.model.nonlinear) ? this.from?.root.start() : undefined;
     const found = this.searchFrom(warm ?? cold);
     // Far from its own solution the base's is a worse start than none.
     return warm && !found.ok && found.code === 'not-converged' ? this.searchFrom(cold) : found;
@@ -125,39 +154,44 @@ export class Prepared {
   }
 
   private solved(x: Float64Array, iterations: number): SolveResult {
-    const { rows, placed } = this;
     const at = (row: number) => (row >= 0 ? x[row]! : 0);
-    const factorsAt = () => this.factorsAt(x);
-    let lu: Lu | undefined;
+    const placedAt = () => this.placed;
     let floating: readonly NodeName[] | undefined;
     return {
       ok: true,
       iterations,
+      unknowns: x,
       volts: (node) => {
-        const row = rows.node(node);
+        const row = this.rows.node(node);
         if (Number.isNaN(row)) throw new RangeError(`No node "${node}" in this network`);
         return at(row);
       },
       amps: (id) => {
-        const p = placed.find((candidate) => candidate.e.id === id);
+        const p = this.one(id);
         if (!p) throw new RangeError(`No element "${id}" in this network`);
         return p.model.amps(p.e, at(p.i), at(p.j), at(p.k));
       },
-      outputOhms: (a, b) => {
-        const rhs = new Float64Array(rows.size);
-        const [i, j] = [rows.node(a), rows.node(b)];
-        if (i >= 0) rhs[i] = 1;
-        if (j >= 0) rhs[j] = -1;
-        const v = (lu ??= factorsAt()).solve(rhs);
-        return (i >= 0 ? v[i]! : 0) - (j >= 0 ? v[j]! : 0);
-      },
+      outputOhms: (a, b) => this.outputOhms(x, this.rows.node(a), this.rows.node(b)),
       get floating() {
-        floating ??= floatingNodes(placed.map((p) => p.e));
+        floating ??= floatingNodes(placedAt().map((p) => p.e));
         return floating;
       },
     };
   }
+
+  private outputOhms(x: Float64Array, i: number, j: number): number {
+    const { root, change } = this.from ?? { root: this, change: NOTHING };
+    const quick = root.ports()?.outputOhms(change, x, i, j);
+    if (quick !== undefined) return quick;
+    const rhs = new Float64Array(this.rows.size);
+    if (i >= 0) rhs[i] = 1;
+    if (j >= 0) rhs[j]! -= 1;
+    const v = (this.own ??= this.factorsAt(x)).solve(rhs);
+    return (i >= 0 ? v[i]! : 0) - (j >= 0 ? v[j]! : 0);
+  }
 }
+
+const NOTHING: Change = new Map();
 
 /** Matrices to work on, one pair for each size: a solution keeps nothing of them. */
 const benches = new Map<number, { straight: Assembly; whole: Assembly }>();

@@ -190,6 +190,8 @@ export interface Circuit {
 /** A solved operating point. `amps(id)` flows from the element's first node to its second, inside it. */
 export interface OperatingPoint {
   ok: true;
+  /** Efforts of the nodes, then flows of the branch rows. */
+  readonly unknowns: Float64Array;
   volts: (node: NodeName) => number;
   amps: (id: string) => number;
   /** Ohms seen between two nodes with every source at rest, about this point (exact where all is linear). */

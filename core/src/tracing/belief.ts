@@ -45,7 +45,6 @@ export class Weigher {
   private readonly ensembles = new Map<string, Ensemble>();
   private readonly logs = new WeakMap<Reading, Map<string, Float64Array>>();
   private readonly doubles = new Map<Complaint['pattern'], readonly Hypothesis[]>();
-  private readonly complaints = new Map<string, Float64Array>();
   private readonly checks: ReadonlyMap<string, Check>;
 
   constructor(model: Model) {
@@ -66,20 +65,15 @@ export class Weigher {
     // Singles are asked for always; only pairs come and go.
     if (this.ensembles.size > ENSEMBLES_KEPT)
       for (const k of this.ensembles.keys()) if (k.includes('+')) this.ensembles.delete(k);
-    const without = faults.length ? this.ensemble([]) : undefined;
-    const made = new Ensemble(this.model, this.sound, faults, without);
+    const simpler =
+      faults.length > 1 ? faults.map((f) => this.ensemble([f])) : faults.length ? [this.ensemble([])] : [];
+    const made = new Ensemble(this.model, this.sound, faults, simpler);
     this.ensembles.set(key, made);
     return made;
   }
 
   private complaintOf(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
-    const key = `${complaint.symptom}|${faults.map((f) => f.id).join('+')}`;
-    let known = this.complaints.get(key);
-    if (!known) {
-      known = Float64Array.from(this.ensemble(faults).scenes, (scene) => complaintLikelihood(scene, complaint));
-      this.complaints.set(key, known);
-    }
-    return known;
+    return this.ensemble(faults).figures(complaint.symptom, (scene) => complaintLikelihood(scene, complaint));
   }
 
   /** p(complaint | these faults), over the members. */

@@ -2,7 +2,8 @@ import type { Check } from '../checks/index.ts';
 import { fromRuler, INSTRUMENTS, untouched } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 import type { Weigher } from './belief.ts';
-import { MEMBERS, type Ensemble, type Predicted } from './ensemble.ts';
+import { MEMBERS, type Ensemble } from './ensemble.ts';
+import type { Predicted } from './prediction.ts';
 import { MISPROBE, TOUCHES_NOTHING } from './likelihood.ts';
 
 /** Cells of the ruler for counting information; one more after them is OL. */

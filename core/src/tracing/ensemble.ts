@@ -1,28 +1,19 @@
 import type { Check } from '../checks/index.ts';
-import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
-import { Scene, type MachineParams } from '../layouts/index.ts';
-import { normalCdf, seededRandom } from '../random/lcg.ts';
+import { INSTRUMENTS, type Outcome } from '../instruments/index.ts';
+import { Scene, type Footprint, type MachineParams } from '../layouts/index.ts';
+import { seededRandom } from '../random/lcg.ts';
 import { drawSound, withFault } from './draw.ts';
 import type { Model, ModelFault } from './model.ts';
+import { alike, predictedOf, type Predicted } from './prediction.ts';
 
 /**
  * How many machines stand for "this machine, with this fault": each has its own draw of the tolerances and its own
  * severity. The same draws serve every hypothesis, so differences between hypotheses are not differences of luck.
  */
 export const MEMBERS = 8;
-/** Kernel widths on the ruler: a fault of any severity is a continuum, of which the members are samples. */
-const WIDEST_KERNEL = 0.35;
-const NEIGHBOUR_SHARE = 0.5;
-/** Share of the tolerances' standard deviation, after Silverman's rule for this many members (1.06·n^−⅕ ≈ 0.7). */
-const TOLERANCE_SHARE = 0.75;
-
-/**
- * Predicted reading of each member: positions and kernel widths on the ruler, or shares of words. `open` is the chance
- * that the meter shows OL; `loose` is what a machine further off its plate than it should be may add to the width.
- */
-export type Predicted =
-  | { kind: 'number'; at: Float64Array; width: Float64Array; open: Float64Array; loose: number }
-  | { kind: 'word'; shares: readonly Readonly<Record<string, number>>[] };
+const EVERYONE: readonly number[] = Array.from({ length: MEMBERS }, (_, m) => m);
+/** The slightest and the severest of a fault: where neither reads unlike the sound machine, none between does. */
+const ENDS: readonly number[] = [0, MEMBERS - 1];
 
 export function soundMembers(model: Model): MachineParams[] {
   const random = seededRandom(20_011);
@@ -50,108 +41,132 @@ const ALIKE: readonly Float64Array[] = Array.from({ length: STRATA }, () =>
   new Float64Array(MEMBERS).fill(1 / MEMBERS),
 );
 
+/** What a check reads on every member, and what of the machine that depends on. */
+interface Observed<T> {
+  readonly each: readonly T[];
+  readonly footprint: Footprint;
+}
+
 /** The members under one set of faults, with what each check would read on them; computed when first asked. */
 export class Ensemble {
-  readonly scenes: readonly Scene[];
   /** strata[s][m]: how much member m speaks for severity step s. */
   readonly strata: readonly Float64Array[];
   /** Whether severity makes a difference at all. */
   readonly graded: boolean;
-  private readonly known = new Map<string, Predicted>();
+  private readonly predictions = new Map<Check, Predicted>();
+  private readonly figured = new Map<string, Float64Array>();
+  private readonly outcomes = new Map<unknown, Observed<unknown>>();
+  private readonly made: (Scene | undefined)[] = [];
+  private readonly model: Model;
+  private readonly sound: readonly MachineParams[];
   private readonly faults: readonly ModelFault[];
-  private readonly without: Ensemble | undefined;
+  /** Of the sound machine; of two faults, of each alone. What they do not tell apart is theirs. */
+  private readonly simpler: readonly Ensemble[];
 
-  /** `without` is the ensemble of the sound machine: faults on the spark's side leave its network as it is. */
-  constructor(model: Model, sound: readonly MachineParams[], faults: readonly ModelFault[], without?: Ensemble) {
+  constructor(
+    model: Model,
+    sound: readonly MachineParams[],
+    faults: readonly ModelFault[],
+    simpler: readonly Ensemble[],
+  ) {
+    this.model = model;
+    this.sound = sound;
     this.faults = faults;
-    this.without = without;
+    this.simpler = simpler;
     this.graded = faults.length === 1 && comesInDegrees(model, sound[0]!, faults[0]!);
     this.strata = this.graded ? NEAR : ALIKE;
-    this.scenes = sound.map((params, member) => {
-      const failed = faults.reduce((p, f, k) => withFault(model, p, f, severity(member, k)), params);
-      return new Scene(model.layout, failed, without?.scenes[member]);
-    });
+  }
+
+  /** A member's machine; made when something is asked of it. */
+  scene(member: number): Scene {
+    return (this.made[member] ??= this.make(member));
+  }
+  private make(member: number): Scene {
+    const failed = this.faults.reduce(
+      (p, f, k) => withFault(this.model, p, f, severity(member, k)),
+      this.sound[member]!,
+    );
+    return new Scene(this.model.layout, failed, this.faults.length ? this.soundOne().scene(member) : undefined);
+  }
+  private soundOne(): Ensemble {
+    return this.simpler[0]?.soundOne() ?? this;
   }
 
   predict(check: Check): Predicted {
-    let known = this.known.get(check.id);
+    let known = this.predictions.get(check);
     if (!known) {
-      known =
-        this.without && !this.faults.some((f) => touches(check, f)) ? this.without.predict(check) : this.compute(check);
-      this.known.set(check.id, known);
+      const instrument = INSTRUMENTS[check.instrument];
+      const see = (scene: Scene): Outcome => instrument.observe(scene, check);
+      known = this.shared((e) => e.predict(check));
+      if (!known) {
+        const seen = this.observe(check, see, (a, b) => alike(check, a, b), instrument.dimension === undefined);
+        known = seen instanceof Ensemble ? seen.predict(check) : predictedOf(check, seen, this.graded);
+      }
+      this.predictions.set(check, known);
     }
     return known;
   }
 
-  private compute(check: Check): Predicted {
-    const instrument = INSTRUMENTS[check.instrument];
-    const outcomes = this.scenes.map((scene) => instrument.observe(scene, check));
-    const dimension = instrument.dimension;
-    if (dimension === undefined) {
-      return { kind: 'word', shares: outcomes.map((o) => (o.kind === 'category' ? o.shares : {})) };
+  /** A figure of every member, such as how likely it is to be complained of; `key` names it. */
+  figures(key: string, of: (scene: Scene) => number): Float64Array {
+    let known = this.figured.get(key);
+    if (!known) {
+      const own = () => this.observe(key, of, (a, b) => Math.abs(a - b) < FIGURE_NEAR, true);
+      const found = this.shared((e) => e.figures(key, of)) ?? own();
+      this.figured.set(key, (known = found instanceof Ensemble ? found.figures(key, of) : Float64Array.from(found)));
     }
-    const values = outcomes.map((o) => (o.kind === 'number' ? o.value : NaN));
-    const at = Float64Array.from(values, (v) => (v < Infinity ? toRuler(v, dimension) : NaN));
-    const meter = values.map((v) => {
-      if (!(v < Infinity)) return 0;
-      const error = instrument.error(v);
-      return (toRuler(v + error, dimension) - toRuler(v - error, dimension)) / 2;
-    });
-    const tolerance = this.graded ? roughness(at) : spread(at);
-    const width = kernels(at, meter, tolerance);
-    // A reading near the end of the meter's range is OL on some days and a number on others.
-    const limit = instrument.limit === undefined ? Infinity : toRuler(instrument.limit, dimension);
-    const open = at.map((u, m) =>
-      Number.isNaN(u) ? Number(values[m] === Infinity) : normalCdf((u - limit) / width[m]!),
-    );
-    return { kind: 'number', at, width, open, loose: Math.min(WIDEST_KERNEL, tolerance) };
+    return known;
+  }
+
+  /** Of two faults: what one of them alone says, where the other changes nothing. */
+  private shared<T>(of: (ensemble: Ensemble) => T): T | undefined {
+    if (this.faults.length < 2) return undefined;
+    const sound = of(this.soundOne());
+    const telling = this.simpler.map(of).filter((said) => said !== sound);
+    return telling.length > 1 ? undefined : (telling[0] ?? sound);
+  }
+
+  /**
+   * What is seen of every member. Where the fault is none of what it depends on, or neither end of its severity changes
+   * it, the sound ensemble is given back instead. A fault without degrees may yet show in words where the tolerances
+   * leave little margin (`soft`): there every member is asked.
+   */
+  private observe<T>(
+    key: unknown,
+    see: (scene: Scene) => T,
+    near: (a: T, b: T) => boolean,
+    soft: boolean,
+  ): readonly T[] | Ensemble {
+    if (this.faults.length > 1) return EVERYONE.map((m) => see(this.scene(m)));
+    if (this.faults.length === 0) return this.observed(key, see).each;
+    const without = this.soundOne();
+    const { each, footprint } = without.observed(key, see);
+    if (!ENDS.some((m) => this.scene(m).touches(footprint))) return without;
+    const asked = soft && !this.graded ? EVERYONE : ENDS;
+    const seen = new Map(asked.map((m) => [m, see(this.scene(m))]));
+    if (asked.every((m) => near(seen.get(m)!, each[m]!))) return without;
+    return EVERYONE.map((m) => seen.get(m) ?? see(this.scene(m)));
+  }
+  /** Of the sound machine: kept, for every fault is held against it. */
+  private observed<T>(key: unknown, see: (scene: Scene) => T): Observed<T> {
+    let known = this.outcomes.get(key) as Observed<T> | undefined;
+    if (!known) {
+      const { scene, footprint } = this.scene(0).watched();
+      const first = see(scene);
+      const each = EVERYONE.map((m) => (m === 0 ? first : see(this.scene(m))));
+      this.outcomes.set(key, (known = { each, footprint }));
+    }
+    return known;
   }
 }
+
+/** Two chances nearer than this are the same complaint. */
+const FIGURE_NEAR = 1e-4;
 
 /** Whether the fault comes in degrees at all. */
 function comesInDegrees(model: Model, sound: MachineParams, { mode, part }: ModelFault): boolean {
   const at = (degree: number) => JSON.stringify(mode.apply(sound[part.id]!, degree, model.layout.fit));
   return at(0.1) !== at(0.9);
-}
-
-/** Whether a fault can change what the check reads: a part on the bench knows nothing of the others. */
-function touches({ probe }: Check, fault: ModelFault): boolean {
-  if (probe.kind === 'ohms' && probe.bench !== undefined) return probe.bench === fault.part.id;
-  return probe.kind === 'across' || probe.kind === 'ohms' ? !fault.part.apart : true;
-}
-
-const spread = (at: Float64Array): number => {
-  const values = at.filter((u) => !Number.isNaN(u));
-  if (values.length < 2) return 0;
-  const mean = values.reduce((a, b) => a + b, 0) / values.length;
-  return Math.sqrt(values.reduce((sum, u) => sum + (u - mean) ** 2, 0) / (values.length - 1));
-};
-
-/**
- * Spread that tolerances alone give a reading whose severity grows from member to member: how far each lies off the
- * line between its neighbours, as a standard deviation (median × 1.48, and √⅔ for the neighbours' own share).
- */
-function roughness(at: Float64Array): number {
-  const off: number[] = [];
-  for (let m = 1; m < at.length - 1; m++) {
-    const gap = Math.abs(at[m]! - (at[m - 1]! + at[m + 1]!) / 2);
-    if (!Number.isNaN(gap)) off.push(gap);
-  }
-  off.sort((a, b) => a - b);
-  return off.length ? 1.48 * Math.sqrt(2 / 3) * off[off.length >> 1]! : spread(at);
-}
-
-/** Each member's kernel: the meter's error, widened for tolerances and to bridge the distance to its neighbours. */
-function kernels(at: Float64Array, meter: readonly number[], tolerance: number): Float64Array {
-  const order = [...at.keys()].filter((i) => !Number.isNaN(at[i]!)).sort((a, b) => at[a]! - at[b]!);
-  const width = new Float64Array(at.length);
-  order.forEach((member, rank) => {
-    const below = at[order[Math.max(0, rank - 1)]!]!;
-    const above = at[order[Math.min(order.length - 1, rank + 1)]!]!;
-    const bridge = Math.max(NEIGHBOUR_SHARE * ((above - below) / 2), TOLERANCE_SHARE * tolerance);
-    width[member] = Math.hypot(meter[member]!, Math.min(WIDEST_KERNEL, bridge), 0.004);
-  });
-  return width;
 }
 
 /** Weight of each member, from the weight of each step of severity. Sum 1. */

@@ -2,7 +2,7 @@ import type { Check } from '../checks/index.ts';
 import { INSTRUMENTS, toRuler, untouched } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
-import type { Predicted } from './ensemble.ts';
+import type { Predicted } from './prediction.ts';
 
 /** Share of readings that are something else altogether: wrong terminal, wrong range, a slipped probe. */
 export const MISPROBE = 0.03;

@@ -3,7 +3,7 @@ import { fromRuler, INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import type { Weigher } from './belief.ts';
-import type { Predicted } from './ensemble.ts';
+import type { Predicted } from './prediction.ts';
 import type { ModelFault } from './model.ts';
 
 /** Where readings land under one account. SI values; `openShare` is the share that would read OL. */

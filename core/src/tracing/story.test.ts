@@ -1,3 +1,4 @@
+import { MEMBERS } from './ensemble.ts';
 import { describe, expect, it } from 'vitest';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
@@ -87,8 +88,11 @@ describe('two faults at once', () => {
 
 describe('the complaint as the first reading', () => {
   const says = (symptom: Complaint['symptom'], id?: string) => {
-    const scenes = weigher.ensemble(id ? [fault(id)] : []).scenes;
-    return scenes.reduce((s, scene) => s + complaintLikelihood(scene, { ...noFire, symptom }), 0) / scenes.length;
+    const ensemble = weigher.ensemble(id ? [fault(id)] : []);
+    const each = Array.from({ length: MEMBERS }, (_, m) =>
+      complaintLikelihood(ensemble.scene(m), { ...noFire, symptom }),
+    );
+    return each.reduce((s, p) => s + p, 0) / each.length;
   };
   it.each(['points.closed-up', 'fuse.blown', 'coil.primary-open', 'cap.tracked', 'plugs.fouled', 'rotor.punched'])(
     '%s brings "will not fire"',

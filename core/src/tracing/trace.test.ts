@@ -1,3 +1,4 @@
+import { MEMBERS } from './ensemble.ts';
 import { describe, expect, it } from 'vitest';
 import { HiddenMachine } from '../practice/hiddenMachine.ts';
 import { seededRandom } from '../random/lcg.ts';
@@ -133,8 +134,8 @@ describe('verdicts', () => {
 describe('a short behind the fuse', () => {
   it('blows the fuse in the model itself, so that a new one is no cure', () => {
     const chafed = tracer.model.faults.find((f) => f.id === 'coil-feed.chafed')!;
-    for (const scene of tracer.weigher.ensemble([chafed]).scenes)
-      expect(scene.params['fuse']!['ohms']).toBeGreaterThan(1e9);
+    for (let m = 0; m < MEMBERS; m++)
+      expect(tracer.weigher.ensemble([chafed]).scene(m).params['fuse']!['ohms']).toBeGreaterThan(1e9);
     const t = of([reading('look-fuse', 'blown'), fix('fuse.replace'), reading('look-fuse', 'blown')]);
     expect(share(t, 'coil-feed.chafed')).toBeGreaterThan(0.5);
   });

@@ -1,0 +1,90 @@
+import type { Check } from '../checks/index.ts';
+import { INSTRUMENTS, toRuler, type Outcome } from '../instruments/index.ts';
+import { normalCdf } from '../random/lcg.ts';
+
+/** Kernel widths on the ruler: a fault of any severity is a continuum, of which the members are samples. */
+const WIDEST_KERNEL = 0.35;
+const NEIGHBOUR_SHARE = 0.5;
+/** Share of the tolerances' standard deviation, after Silverman's rule for this many members (1.06·n^−⅕ ≈ 0.7). */
+const TOLERANCE_SHARE = 0.75;
+
+/**
+ * Predicted reading of each member: positions and kernel widths on the ruler, or shares of words. `open` is the chance
+ * that the meter shows OL; `loose` is what a machine further off its plate than it should be may add to the width.
+ */
+export type Predicted =
+  | { kind: 'number'; at: Float64Array; width: Float64Array; open: Float64Array; loose: number }
+  | { kind: 'word'; shares: readonly Readonly<Record<string, number>>[] };
+
+/** What each member would read, as positions on the ruler with their kernels. `graded`: severity grows from member to member. */
+export function predictedOf(check: Check, outcomes: readonly Outcome[], graded: boolean): Predicted {
+  const instrument = INSTRUMENTS[check.instrument];
+  const { dimension } = instrument;
+  if (dimension === undefined)
+    return { kind: 'word', shares: outcomes.map((o) => (o.kind === 'category' ? o.shares : {})) };
+  const values = outcomes.map((o) => (o.kind === 'number' ? o.value : NaN));
+  const at = Float64Array.from(values, (v) => (v < Infinity ? toRuler(v, dimension) : NaN));
+  const meter = values.map((v) => {
+    if (!(v < Infinity)) return 0;
+    const error = instrument.error(v);
+    return (toRuler(v + error, dimension) - toRuler(v - error, dimension)) / 2;
+  });
+  const tolerance = graded ? roughness(at) : spread(at);
+  const width = kernels(at, meter, tolerance);
+  // A reading near the end of the meter's range is OL on some days and a number on others.
+  const limit = instrument.limit === undefined ? Infinity : toRuler(instrument.limit, dimension);
+  const open = at.map((u, m) =>
+    Number.isNaN(u) ? Number(values[m] === Infinity) : normalCdf((u - limit) / width[m]!),
+  );
+  return { kind: 'number', at, width, open, loose: Math.min(WIDEST_KERNEL, tolerance) };
+}
+
+/** So near on the ruler, or in the share of a word, that no reading tells two members apart. */
+const NEAR = 0.002;
+
+/** Whether a member would read as another one does. */
+export function alike(check: Check, one: Outcome, other: Outcome): boolean {
+  if (one.kind === 'number' && other.kind === 'number') {
+    if (one.value === other.value) return true;
+    const { dimension } = INSTRUMENTS[check.instrument];
+    return dimension !== undefined && Math.abs(toRuler(one.value, dimension) - toRuler(other.value, dimension)) <= NEAR;
+  }
+  if (one.kind !== 'category' || other.kind !== 'category') return false;
+  for (const word in one.shares) if (Math.abs(one.shares[word]! - (other.shares[word] ?? 0)) > NEAR) return false;
+  for (const word in other.shares) if (!(word in one.shares) && other.shares[word]! > NEAR) return false;
+  return true;
+}
+
+const spread = (at: Float64Array): number => {
+  const values = at.filter((u) => !Number.isNaN(u));
+  if (values.length < 2) return 0;
+  const mean = values.reduce((a, b) => a + b, 0) / values.length;
+  return Math.sqrt(values.reduce((sum, u) => sum + (u - mean) ** 2, 0) / (values.length - 1));
+};
+
+/**
+ * Spread that tolerances alone give a reading whose severity grows from member to member: how far each lies off the
+ * line between its neighbours, as a standard deviation (median × 1.48, and √⅔ for the neighbours' own share).
+ */
+function roughness(at: Float64Array): number {
+  const off: number[] = [];
+  for (let m = 1; m < at.length - 1; m++) {
+    const gap = Math.abs(at[m]! - (at[m - 1]! + at[m + 1]!) / 2);
+    if (!Number.isNaN(gap)) off.push(gap);
+  }
+  off.sort((a, b) => a - b);
+  return off.length ? 1.48 * Math.sqrt(2 / 3) * off[off.length >> 1]! : spread(at);
+}
+
+/** Each member's kernel: the meter's error, widened for tolerances and to bridge the distance to its neighbours. */
+function kernels(at: Float64Array, meter: readonly number[], tolerance: number): Float64Array {
+  const order = [...at.keys()].filter((i) => !Number.isNaN(at[i]!)).sort((a, b) => at[a]! - at[b]!);
+  const width = new Float64Array(at.length);
+  order.forEach((member, rank) => {
+    const below = at[order[Math.max(0, rank - 1)]!]!;
+    const above = at[order[Math.min(order.length - 1, rank + 1)]!]!;
+    const bridge = Math.max(NEIGHBOUR_SHARE * ((above - below) / 2), TOLERANCE_SHARE * tolerance);
+    width[member] = Math.hypot(meter[member]!, Math.min(WIDEST_KERNEL, bridge), 0.004);
+  });
+  return width;
+}
