@@ -4,7 +4,8 @@ import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import { complaintLikelihood } from './complaint.ts';
 import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
-import { pairs, SHARES, singles, SOUND_ID, type Hypothesis } from './hypotheses.ts';
+import { hopefulPairs, type Alone } from './hopeful.ts';
+import { pairOf, SHARES, singles, SOUND_ID, weightOf, type Hypothesis } from './hypotheses.ts';
 import { likelihood, unclaimed } from './likelihood.ts';
 import type { Model, ModelFault } from './model.ts';
 import { shows } from './presence.ts';
@@ -44,7 +45,6 @@ export class Weigher {
   private readonly sound: readonly MachineParams[];
   private readonly ensembles = new Map<string, Ensemble>();
   private readonly logs = new WeakMap<Reading, Map<string, Float64Array>>();
-  private readonly doubles = new Map<Complaint['pattern'], readonly Hypothesis[]>();
   private readonly checks: ReadonlyMap<string, Check>;
 
   constructor(model: Model) {
@@ -135,10 +135,7 @@ export class Weigher {
     const weighed = first.map((h) => this.weigh(h, story, complaint));
     const single = weighed.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
     const carried = this.carried(single, story);
-    const doubles = carried.length
-      ? pairs(this.model, complaint, carried, this.model.faults)
-      : this.everyPair(complaint);
-    const hopeful = this.hopeful(doubles, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
+    const hopeful = this.hopeful(carried, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
     const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
     const outsideLog = this.outsideLog(story);
     const top = Math.max(outsideLog, ...all.map((w) => w.log));
@@ -156,56 +153,39 @@ export class Weigher {
     };
   }
 
-  /** Of the whole machine; only the pattern of a complaint weighs them anew. */
-  private everyPair(complaint: Complaint): readonly Hypothesis[] {
-    const { faults } = this.model;
-    let known = this.doubles.get(complaint.pattern);
-    if (!known) this.doubles.set(complaint.pattern, (known = pairs(this.model, complaint, faults, faults)));
-    return known;
-  }
-
   /**
-   * The pairs worth simulating: as if the better of the two spoke for each reading, and for the complaint. Quick, since
-   * only what each says alone is asked. Two that each stop a cylinder of a twin explain together what neither does
-   * alone, so these are ranked apart, and only by what speaks for one of them. `from` is the least worth its time.
+   * The pairs worth simulating, behind what was `carried` over from a repair if anything was. Two that each stop a
+   * cylinder of a twin explain together what neither does alone, so these are ranked apart, and only by what speaks for
+   * one of them. `from` is the least worth its time.
    */
-  private hopeful(
-    doubles: readonly Hypothesis[],
-    story: Story,
-    complaint: Complaint,
-    from: number,
-  ): readonly Hypothesis[] {
+  private hopeful(carried: readonly ModelFault[], story: Story, complaint: Complaint, from: number): Hypothesis[] {
     const asked = story.readings.flatMap((placed) => {
       const check = this.checks.get(placed.reading.checkId);
       return check ? [{ placed, check }] : [];
     });
-    const alone = new Map(
-      this.model.faults.map((f) => [
-        f,
-        [
-          Math.log(this.complaintShare([f], complaint)),
-          ...asked.map(({ placed, check }) =>
-            meanOf(this.readingLogs(seenBy([f], placed), placed.reading, check, complaint)),
-          ),
-        ],
+    const { faults } = this.model;
+    const total = faults.reduce((sum, f) => sum + weightOf(f, complaint), 0);
+    const share = Math.log(SHARES.pairs * 2) / 2;
+    const alone = (fault: ModelFault): Alone => ({
+      fault,
+      logPrior: share + Math.log(weightOf(fault, complaint) / total),
+      says: Float64Array.from([
+        Math.log(this.complaintShare([fault], complaint)),
+        ...asked.map(({ placed, check }) =>
+          meanOf(this.readingLogs(seenBy([fault], placed), placed.reading, check, complaint)),
+        ),
       ]),
-    );
-    const best = (hopes: readonly Hypothesis[], least: number, most: number) =>
-      hopes
-        .map((h) => {
-          const [one, other] = h.faults.map((f) => alone.get(f)!);
-          const hope = one!.reduce((sum, log, k) => sum + Math.max(log, other![k]!, least), Math.log(h.prior));
-          return { h, hope };
-        })
-        .filter(({ hope }) => hope > from)
-        .sort((a, b) => b.hope - a.hope)
-        .slice(0, most)
-        .map(({ h }) => h);
-    const twin = this.model.layout.fit.cylinders === 2;
-    const oneEach = twin ? doubles.filter(({ faults: [a, b] }) => onEitherSide(a!, b!)) : [];
-    return [
-      ...new Set([...best(doubles, -Infinity, PAIRS_WEIGHED), ...best(oneEach, UNEXPLAINED, TWIN_PAIRS_WEIGHED)]),
-    ];
+    });
+    const second = faults.map(alone);
+    const first = carried.length ? second.filter((a) => carried.includes(a.fault)) : second;
+    const among = { first, second, from };
+    const pairs = hopefulPairs({ ...among, goTogether: () => true, least: -Infinity, most: PAIRS_WEIGHED });
+    const twin =
+      this.model.layout.fit.cylinders === 2
+        ? hopefulPairs({ ...among, goTogether: onEitherSide, least: UNEXPLAINED, most: TWIN_PAIRS_WEIGHED })
+        : [];
+    const made = [...pairs, ...twin].map(([a, b]) => pairOf(this.model, complaint, a, b));
+    return [...new Map(made.map((h) => [h.id, h])).values()];
   }
 
   /** Faults that a repair has put right and that really may have been there: another may stand behind them. */

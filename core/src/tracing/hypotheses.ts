@@ -22,7 +22,7 @@ export const SHARES = {
 export const SOUND_ID = 'sound';
 export const OUTSIDE_ID = 'outside';
 
-const weightOf = (fault: ModelFault, complaint: Complaint) => fault.weight * patternWeight(complaint, fault);
+export const weightOf = (fault: ModelFault, complaint: Complaint) => fault.weight * patternWeight(complaint, fault);
 
 export function singles(model: Model, complaint: Complaint): Hypothesis[] {
   const total = model.faults.reduce((sum, f) => sum + weightOf(f, complaint), 0);
@@ -30,24 +30,14 @@ export function singles(model: Model, complaint: Complaint): Hypothesis[] {
   return model.faults.map((f) => ({ id: f.id, faults: [f], prior: (share * weightOf(f, complaint)) / total }));
 }
 
-/** Pairs among two sets of faults, one of each; two ways of failing of one part do not go together. */
-export function pairs(
-  model: Model,
-  complaint: Complaint,
-  first: readonly ModelFault[],
-  second: readonly ModelFault[],
-): Hypothesis[] {
+/** The pair of two faults, whichever is named first. */
+export function pairOf(model: Model, complaint: Complaint, a: ModelFault, b: ModelFault): Hypothesis {
+  const [x, y] = a.id < b.id ? [a, b] : [b, a];
+  return { id: `${x.id}+${y.id}`, faults: [x, y], prior: pairPrior(model, complaint)(x, y) };
+}
+
+/** Share of a pair before any reading. */
+export function pairPrior(model: Model, complaint: Complaint): (a: ModelFault, b: ModelFault) => number {
   const total = model.faults.reduce((sum, f) => sum + weightOf(f, complaint), 0);
-  const made = new Map<string, Hypothesis>();
-  for (const a of first) {
-    for (const b of second) {
-      if (a.part.id === b.part.id) continue;
-      const [x, y] = a.id < b.id ? [a, b] : [b, a];
-      const id = `${x.id}+${y.id}`;
-      if (made.has(id)) continue;
-      const prior = (SHARES.pairs * 2 * weightOf(x, complaint) * weightOf(y, complaint)) / total ** 2;
-      made.set(id, { id, faults: [x, y], prior });
-    }
-  }
-  return [...made.values()];
+  return (a, b) => (SHARES.pairs * 2 * weightOf(a, complaint) * weightOf(b, complaint)) / total ** 2;
 }

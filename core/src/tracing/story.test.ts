@@ -1,3 +1,4 @@
+import { seededRandom } from '../random/lcg.ts';
 import { MEMBERS } from './ensemble.ts';
 import { describe, expect, it } from 'vitest';
 import type { Complaint, JobEvent } from '../schema/job.ts';
@@ -5,7 +6,8 @@ import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { Weighed } from './belief.ts';
 import { complaintLikelihood } from './complaint.ts';
 import { entryOf, tell } from './events.ts';
-import { pairs, SHARES, singles } from './hypotheses.ts';
+import { hopefulPairs, type Alone } from './hopeful.ts';
+import { pairOf, SHARES, singles } from './hypotheses.ts';
 import { patternWeight, shows } from './presence.ts';
 import { Tracer } from './trace.ts';
 
@@ -44,15 +46,40 @@ describe('what is thought before any reading', () => {
     expect(sum + SHARES.pairs + SHARES.sound + SHARES.outside).toBeCloseTo(1, 9);
   });
   it('pairs never join two ways of failing of one part, nor count a pair twice', () => {
-    const two = pairs(model, noFire, model.faults.slice(0, 8), model.faults.slice(0, 8));
-    for (const h of two) expect(h.faults[0]!.part.id).not.toBe(h.faults[1]!.part.id);
-    expect(new Set(two.map((h) => h.id)).size).toBe(two.length);
+    const alone = model.faults.slice(0, 8).map((f): Alone => ({ fault: f, logPrior: -3, says: new Float64Array(2) }));
+    const among = { first: alone, second: alone, goTogether: () => true, least: -Infinity, from: -20 };
+    const two = hopefulPairs({ ...among, most: 100 });
+    for (const [a, b] of two) expect(a.part.id).not.toBe(b.part.id);
+    expect(new Set(two.map(([a, b]) => [a.id, b.id].sort().join())).size).toBe(two.length);
+    const parts = alone.map((a) => a.fault.part.id);
+    expect(two).toHaveLength(parts.flatMap((p, i) => parts.slice(i + 1).filter((q) => q !== p)).length);
+  });
+  it('the most hopeful pairs are those of a full search, readings that speak for a fault included', () => {
+    const random = seededRandom(4);
+    const alone = model.faults.map((fault): Alone => ({
+      fault,
+      logPrior: -4 * random(),
+      says: Float64Array.from({ length: 6 }, () => 9 * random() - 6),
+    }));
+    const hopeOf = (a: Alone, b: Alone) =>
+      a.says.reduce((sum, x, k) => sum + Math.max(x, b.says[k]!), a.logPrior + b.logPrior);
+    const all = alone.flatMap((a, i) => alone.slice(i + 1).map((b) => ({ a, b, hope: hopeOf(a, b) })));
+    const wanted = all.filter(({ a, b }) => a.fault.part !== b.fault.part).sort((x, y) => y.hope - x.hope);
+    const found = hopefulPairs({
+      first: alone,
+      second: alone,
+      goTogether: () => true,
+      least: -Infinity,
+      from: -40,
+      most: 24,
+    });
+    expect(found).toEqual(wanted.slice(0, 24).map(({ a, b }) => [a.fault, b.fault]));
   });
   it('a pair is far rarer than either of its faults', () => {
-    const [pair] = pairs(model, noFire, [fault('points.burnt')], [fault('ballast.open')]);
+    const pair = pairOf(model, noFire, fault('points.burnt'), fault('ballast.open'));
     const single = singles(model, noFire).find((h) => h.id === 'ballast.open')!;
-    expect(pair!.prior).toBeLessThan(single.prior / 10);
-    expect(pair!.prior).toBeGreaterThan(0);
+    expect(pair.prior).toBeLessThan(single.prior / 10);
+    expect(pair.prior).toBeGreaterThan(0);
   });
 });
 

@@ -1,6 +1,8 @@
+import type { Check } from '../checks/index.ts';
 import type { House } from '../schema/house.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
+import type { PlacedReading } from './events.ts';
 import { likelihood } from './likelihood.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
 import { memberWeights } from './ensemble.ts';
@@ -37,30 +39,45 @@ export function faultShares(belief: Belief): Map<ModelFault, number> {
 /** Smaller than a third of a decade nobody would call evidence. */
 const WORTH_SAYING = 0.3;
 
-export function evidenceFor(weigher: Weigher, belief: Belief, complaint: Complaint, fault: ModelFault): Evidence[] {
-  const mean = (logs: Float64Array) => logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length;
-  return belief.story.readings
-    .flatMap(({ reading, repaired }): Evidence[] => {
-      const check = weigher.check(reading.checkId);
+const mean = (logs: Float64Array): number => logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length;
+
+/** What one reading said of each fault alone, and of all of them by their weight. */
+interface Said {
+  readonly placed: PlacedReading;
+  readonly check: Check;
+  readonly of: (fault: ModelFault) => number;
+  readonly all: number;
+  readonly weight: number;
+}
+
+/** Asked for each suspect in turn: the sums over all faults are made once a belief. */
+const sums = new WeakMap<Belief, readonly Said[]>();
+function saidOf(weigher: Weigher, belief: Belief, complaint: Complaint): readonly Said[] {
+  let known = sums.get(belief);
+  if (!known) {
+    const singles = belief.weighed.flatMap((w) => (w.faults.length === 1 ? w.faults[0]! : []));
+    known = belief.story.readings.flatMap((placed): Said[] => {
+      const check = weigher.check(placed.reading.checkId);
       if (!check) return [];
-      const of = (faults: readonly ModelFault[]) =>
-        mean(
-          weigher.readingLogs(
-            faults.filter((f) => !repaired.has(f.repairId)),
-            reading,
-            check,
-            complaint,
-          ),
-        );
-      let [others, mass] = [0, 0];
-      for (const w of belief.weighed) {
-        if (w.faults.length !== 1 || w.faults[0] === fault) continue;
-        // Compared with what else was thought possible, not with what is left now.
-        const weight = w.faults[0]!.weight;
-        others += weight * of(w.faults);
-        mass += weight;
-      }
-      return [{ readingId: reading.id, checkId: check.id, decades: Math.log10(of([fault]) / (others / mass)) }];
+      const of = (fault: ModelFault) => {
+        const seen = placed.repaired.has(fault.repairId) ? [] : [fault];
+        return mean(weigher.readingLogs(seen, placed.reading, check, complaint));
+      };
+      // Compared with what else was thought possible, not with what is left now.
+      const all = singles.reduce((sum, f) => sum + f.weight * of(f), 0);
+      return [{ placed, check, of, all, weight: singles.reduce((sum, f) => sum + f.weight, 0) }];
+    });
+    sums.set(belief, known);
+  }
+  return known;
+}
+
+export function evidenceFor(weigher: Weigher, belief: Belief, complaint: Complaint, fault: ModelFault): Evidence[] {
+  return saidOf(weigher, belief, complaint)
+    .map(({ placed, check, of, all, weight }): Evidence => {
+      const own = of(fault);
+      const others = (all - fault.weight * own) / (weight - fault.weight);
+      return { readingId: placed.reading.id, checkId: check.id, decades: Math.log10(own / others) };
     })
     .filter((e) => Math.abs(e.decades) > WORTH_SAYING)
     .sort((a, b) => Math.abs(b.decades) - Math.abs(a.decades));

@@ -47,6 +47,22 @@ const AT_ODDS_FROM = 0.5;
 /** Below this no check tells anything worth its walk, bits. */
 const WORTH_ASKING = 0.001;
 
+/** All that is simulated of one machine: what a house rule of rates or sureness does not change. */
+export class Simulation {
+  readonly model: Model;
+  readonly weigher: Weigher;
+  readonly cells: Cells;
+
+  constructor(machine: MachineBody, house: House) {
+    this.model = buildModel(machine, house);
+    this.weigher = new Weigher(this.model);
+    this.cells = new Cells(this.weigher);
+  }
+  /** Machines and house rules with the same one share what is simulated. */
+  static keyOf = ({ fitOut, plates }: MachineBody, { owns, repairs }: House): string =>
+    JSON.stringify([fitOut, plates, owns, repairs]);
+}
+
 /** One machine, ready to be traced: predictions are made once and kept. Same input, same answer. */
 export class Tracer {
   readonly model: Model;
@@ -57,12 +73,12 @@ export class Tracer {
   private readonly dearFrom: number;
   private readonly strayed = new WeakMap<Belief, readonly Stray[]>();
 
-  constructor(machine: MachineBody, house: House) {
+  constructor(machine: MachineBody, house: House, simulation = new Simulation(machine, house)) {
     this.house = house;
     this.dearFrom = house.dearFrom ?? machine.worth / 10;
-    this.model = buildModel(machine, house);
-    this.weigher = new Weigher(this.model);
-    this.cells = new Cells(this.weigher);
+    this.model = simulation.model;
+    this.weigher = simulation.weigher;
+    this.cells = simulation.cells;
   }
 
   belief(complaint: Complaint, events: readonly JobEvent[]): Belief {
@@ -222,27 +238,27 @@ function settled(belief: Belief, strays: readonly Stray[]): Set<string> {
   return repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
 }
 
-/** Tracers with what they have simulated; the least lately used go first. */
+/** What has been simulated of the last machines; the least lately used go first. */
 export class TracerCache {
-  private readonly tracers = new Map<string, Tracer>();
+  private readonly kept = new Map<string, Simulation>();
   private readonly most: number;
 
   constructor(most: number) {
     this.most = most;
   }
   get size(): number {
-    return this.tracers.size;
+    return this.kept.size;
   }
   for(machine: MachineBody, house: House): Tracer {
-    const key = JSON.stringify([machine.fitOut, machine.plates, machine.worth, house]);
-    const tracer = this.tracers.get(key) ?? new Tracer(machine, house);
-    this.tracers.delete(key);
-    this.tracers.set(key, tracer);
-    while (this.tracers.size > this.most) this.dropOldest();
-    return tracer;
+    const key = Simulation.keyOf(machine, house);
+    const simulation = this.kept.get(key) ?? new Simulation(machine, house);
+    this.kept.delete(key);
+    this.kept.set(key, simulation);
+    while (this.kept.size > this.most) this.dropOldest();
+    return new Tracer(machine, house, simulation);
   }
   dropOldest(): void {
-    for (const oldest of this.tracers.keys()) return void this.tracers.delete(oldest);
+    for (const oldest of this.kept.keys()) return void this.kept.delete(oldest);
   }
 }
 
