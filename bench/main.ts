@@ -156,8 +156,7 @@ async function main() {
 const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
-else if (process.argv.includes('speed'))
-  process.stdout.write(`${JSON.stringify(await speedFigures(), null, 2)}\n`);
+else if (process.argv.includes('speed')) process.stdout.write(`${JSON.stringify(await speedFigures(), null, 2)}\n`);
 else if (process.argv.includes('server'))
   process.stdout.write(
     `${JSON.stringify(await serverFigures(process.argv.slice(process.argv.indexOf('server') + 1)), null, 2)}\n`,

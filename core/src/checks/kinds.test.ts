@@ -244,8 +244,8 @@ describe.each(Object.entries(KINDS))('%s', (_name, { fit, shows, blind }) => {
 it('with its connector left on a trigger reads in parallel with what listens', () => {
   const tracer = new Tracer(machine({ layout: 'electronic', cylinders: 4, ballast: 'none' }), house);
   const [alone, beside] = ['trigger-ohms', 'trigger-ohms-connected'].map((id) => tracer.weigher.check(id)!);
-  const [sound, open] = [[], [tracer.model.faults.find((f) => f.id === 'trigger.open')!]].map(
-    (faults) => tracer.weigher.ensemble(faults).scene(0),
+  const [sound, open] = [[], [tracer.model.faults.find((f) => f.id === 'trigger.open')!]].map((faults) =>
+    tracer.weigher.ensemble(faults).scene(0),
   );
   const shown = (scene: Scene, check: Check) => {
     const outcome = INSTRUMENTS.ohmmeter.observe(scene, check);
