@@ -11,7 +11,7 @@ import {
   withFault,
   writeNetlist,
 } from '@pondu/core';
-import { houseSchema, machineBodySchema, type FitOut } from '@pondu/core/schema';
+import { houseSchema, storedMachineSchema, type FitOutOne } from '@pondu/core/schema';
 import { KINDS } from './kinds.ts';
 import { ngspice } from './ngspice.ts';
 
@@ -20,7 +20,7 @@ const NOISE_VOLTS = 1e-4;
 const STATIC_GOAL = 1e-3;
 const PEAK_GOAL = 1e-2;
 
-const fit = (change: Partial<FitOut>): FitOut => ({
+const fit = (change: Partial<FitOutOne>): FitOutOne => ({
   layout: 'battery-points',
   volts: 12,
   earth: 'negative',
@@ -31,7 +31,7 @@ const fit = (change: Partial<FitOut>): FitOut => ({
   compressionRatio: 8,
   ...change,
 });
-const FIT_OUTS: readonly [string, FitOut][] = [
+const FIT_OUTS: readonly [string, FitOutOne][] = [
   ['12 V, ballast', fit({})],
   ['12 V, ballast bypassed while cranking', fit({ ballast: 'bypassed' })],
   ['12 V, no ballast', fit({ ballast: 'none', cylinders: 4 })],
@@ -90,7 +90,7 @@ const LONGEST = 2e-5;
 
 /** The firing of a machine while it runs, its lead off, as a netlist; 1 µs is a thirtieth of its fastest swing. */
 function firingText(scene: Scene): string | undefined {
-  const { circuit, at } = scene.layout.firing(scene, { key: 'run', points: 'turning' }, 1, false);
+  const { circuit, at } = scene.machine.firing(scene, { key: 'run', points: 'turning' }, 1, false);
   const analysis = { kind: 'tran', step: 1e-6, longest: 1e-6, until: at + 1e-3, fromInitial: true } as const;
   const written = writeNetlist('firing', circuit, analysis);
   return written.ok ? written.text : undefined;
@@ -129,7 +129,7 @@ function report(label: string, worst: Difference, goal: number): void {
 
 const house = houseSchema.parse({});
 for (const [label, fitOut] of FIT_OUTS) {
-  const model = buildModel(machineBodySchema.parse({ name: label, kind: 'car', fitOut }), house);
+  const model = buildModel(storedMachineSchema.parse({ name: label, kind: 'car', fitOut }), house);
   const faults = [undefined, ...model.faults.filter((f) => !f.part.apart).map((f) => f.id)];
   for (const state of STATES) {
     let worst: Difference = { share: 0, at: '' };
@@ -146,11 +146,11 @@ for (const [label, fitOut] of FIT_OUTS) {
   }
 }
 for (const [label, fitOut] of FIT_OUTS) {
-  const model = buildModel(machineBodySchema.parse({ name: label, kind: 'car', fitOut }), house);
+  const model = buildModel(storedMachineSchema.parse({ name: label, kind: 'car', fitOut }), house);
   const sound = drawSound(model, () => 0.5);
   const texts = new Map<string, string>();
   for (const fault of [undefined, ...model.faults]) {
-    const scene = new Scene(model.layout, fault ? withFault(model, sound, fault, 0.5) : sound);
+    const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, 0.5) : sound);
     const text = firingText(scene);
     if (text !== undefined && !texts.has(text)) texts.set(text, fault?.id ?? 'sound');
   }

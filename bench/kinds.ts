@@ -1,10 +1,10 @@
-import type { FitOut } from '@pondu/core';
+import type { FitOutOne } from '@pondu/core/schema';
 
 const battery = { volts: 12, earth: 'negative', fused: true, marine: false, compressionRatio: 8 } as const;
 const magnets = { ...battery, fused: false, ballast: 'none', compressionRatio: 7 } as const;
 
 /** One fit-out of each kind of spark trail, the largest of its sort where size matters. */
-export const KINDS: Readonly<Record<string, FitOut>> = {
+export const KINDS: Readonly<Record<string, FitOutOne>> = {
   'breaker points, six cylinders': { ...battery, layout: 'battery-points', cylinders: 6, ballast: 'external' },
   'breaker points, eight cylinders': { ...battery, layout: 'battery-points', cylinders: 8, ballast: 'bypassed' },
   'magnetic pick-up and module': {

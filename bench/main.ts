@@ -1,7 +1,7 @@
 import { execFile } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
-import { houseSchema, machineBodySchema } from '@pondu/core/schema';
+import { houseSchema, storedMachineSchema } from '@pondu/core/schema';
 import { POLICIES, Tracer, type Policy } from '@pondu/core';
 import { KINDS } from './kinds.ts';
 import { againstOptimal } from './optimal.ts';
@@ -21,7 +21,7 @@ const ONLY = process.env['BENCH_KINDS'];
 const house = houseSchema.parse({});
 
 const machineOf = (kind: string) =>
-  machineBodySchema.parse({ name: kind, kind: 'car', worth: 2000, fitOut: KINDS[kind] });
+  storedMachineSchema.parse({ name: kind, kind: 'car', worth: 2000, fitOut: KINDS[kind] });
 const dearFrom = 200;
 
 type Task =

@@ -13,7 +13,7 @@ import {
   type Element,
   type Netlist,
 } from '@pondu/core';
-import { houseSchema, machineBodySchema } from '@pondu/core/schema';
+import { houseSchema, storedMachineSchema } from '@pondu/core/schema';
 import { manyOperatingPoints, ngspice } from './ngspice.ts';
 
 const folder = join(import.meta.dirname, '../core/src/network/references');
@@ -75,17 +75,17 @@ const against = (ours: number, process: number, analysis: number) => ({
 /** Ten thousand operating points of a machine, each with another fault or severity, as the trace asks for them. */
 function tenThousand() {
   const fitOut = { volts: 12, earth: 'negative', cylinders: 8, ballast: 'bypassed', fused: true, compressionRatio: 8 };
-  const body = machineBodySchema.parse({ name: 'V8', kind: 'car', fitOut: { layout: 'battery-points', ...fitOut } });
+  const body = storedMachineSchema.parse({ name: 'V8', kind: 'car', fitOut: { layout: 'battery-points', ...fitOut } });
   const model = buildModel(body, houseSchema.parse({}));
   const sound = drawSound(model, () => 0.5);
-  const base = new Scene(model.layout, sound);
+  const base = new Scene(model.machine, sound);
   const faults = model.faults.filter((f) => !f.part.apart);
   const state = { key: 'on', points: 'closed' } as const;
   const seconds =
     shortest(2, () => {
       for (let i = 0; i < 10_000; i++) {
         const fault = faults[i % faults.length]!;
-        new Scene(model.layout, withFault(model, sound, fault, (i % 97) / 97), base).solve(state);
+        new Scene(model.machine, withFault(model, sound, fault, (i % 97) / 97), base).solve(state);
       }
     }) / 1000;
   const elements = base.elements(state);

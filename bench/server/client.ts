@@ -31,13 +31,11 @@ export const BENCH_MACHINE = {
   name: 'Bench car',
   kind: 'car',
   fitOut: {
-    layout: 'battery-points',
     volts: 12,
     earth: 'negative',
     cylinders: 4,
-    ballast: 'external',
-    fused: true,
     compressionRatio: 8,
+    trails: [{ trail: 'spark', kind: 'battery-points', options: { ballast: 'external', fused: true } }],
   },
 };
 export const BENCH_COMPLAINT = { symptom: 'no-fire', pattern: 'constant' };

@@ -16,13 +16,17 @@ export async function writeShop(path: string, { machines, jobs, readings }: Size
   const out = createWriteStream(path);
   const write = async (text: string) => void (out.write(text) || (await once(out, 'drain')));
   const [jobsEach, readingsEach] = [jobs / machines, readings / jobs];
-  await write('{"format":"pondu","version":1,"machines":[');
+  await write('{"format":"pondu","version":2,"machines":[');
   for (let m = 0; m < machines; m++) {
     const machine = {
       ...BENCH_MACHINE,
       name: `${WORDS[m % WORDS.length]!} machine ${m}`,
       worth: 1000 + m,
-      fitOut: { ...BENCH_MACHINE.fitOut, layout: LAYOUTS[m % LAYOUTS.length]!, compressionRatio: 7 + (m % 100) / 100 },
+      fitOut: {
+        ...BENCH_MACHINE.fitOut,
+        compressionRatio: 7 + (m % 100) / 100,
+        trails: BENCH_MACHINE.fitOut.trails.map((t) => ({ ...t, kind: LAYOUTS[m % LAYOUTS.length]! })),
+      },
     };
     const own = Array.from({ length: jobsEach }, (_, j) => ({
       id: `job-${m}-${j}`,

@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url';
 import puppeteer from 'puppeteer-core';
 import { build } from 'vite';
 import type { FitOut } from '@pondu/core';
+import type { FitOutOne } from '@pondu/core/schema';
 import type { Timed } from './measure.ts';
 
 const built = async (): Promise<string> => {
@@ -20,7 +21,7 @@ const built = async (): Promise<string> => {
 };
 
 /** One machine in a worker of headless Chromium, as the page runs it; megabytes are the worker's own heap. */
-export async function inBrowser(fit: FitOut): Promise<Timed & { workerMegabytes: number }> {
+export async function inBrowser(fit: FitOut | FitOutOne): Promise<Timed & { workerMegabytes: number }> {
   const code = await built();
   const browser = await puppeteer.launch({
     executablePath: '/usr/bin/chromium',

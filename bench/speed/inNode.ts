@@ -1,10 +1,10 @@
-import { houseSchema, machineBodySchema } from '@pondu/core/schema';
+import { houseSchema, storedMachineSchema } from '@pondu/core/schema';
 import { KINDS } from '../kinds.ts';
 import { timeKind } from './measure.ts';
 
 /** One kind in a process of its own: cold, as a server's thread meets it. The kind's name is the argument. */
 const kind = process.argv[2]!;
-const machine = machineBodySchema.parse({ name: kind, kind: 'car', worth: 2000, fitOut: KINDS[kind] });
+const machine = storedMachineSchema.parse({ name: kind, kind: 'car', worth: 2000, fitOut: KINDS[kind] });
 const held = () => {
   globalThis.gc?.();
   const { heapUsed, arrayBuffers } = process.memoryUsage();

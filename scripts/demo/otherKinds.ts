@@ -1,5 +1,5 @@
 /** One machine of each other kind of spark trail. */
-import { machineBodySchema } from '@pondu/core/schema';
+import { storedMachineSchema } from '@pondu/core/schema';
 import { complaint, job, Story, write } from './story.ts';
 
 /** What kinds without a battery still carry in their fit-out, unsaid. */
@@ -7,7 +7,7 @@ const NO_BATTERY = { volts: 12, earth: 'negative', ballast: 'none', fused: false
 const BATTERY = { volts: 12, earth: 'negative', ballast: 'none', fused: true } as const;
 
 // The dory's outboard: two cylinders, a flywheel magneto with points.
-const dory = machineBodySchema.parse({
+const dory = storedMachineSchema.parse({
   name: 'Dory’s outboard, two cylinders',
   kind: 'boat',
   maker: 'Gannet Motors',
@@ -32,7 +32,7 @@ const dory = machineBodySchema.parse({
 }
 
 // The pilot boat's outboard: three cylinders, capacitor discharge.
-const pilot = machineBodySchema.parse({
+const pilot = storedMachineSchema.parse({
   name: 'Pilot boat’s outboard, three cylinders',
   kind: 'boat',
   maker: 'Gannet Motors',
@@ -50,7 +50,7 @@ const pilot = machineBodySchema.parse({
 }
 
 // The fire pump: a high-tension magneto with impulse coupling.
-const pump = machineBodySchema.parse({
+const pump = storedMachineSchema.parse({
   name: 'Fire pump',
   kind: 'engine on a stand',
   maker: 'Skerrow Works',
@@ -63,7 +63,7 @@ const pump = machineBodySchema.parse({
 write('pump', 'fire-pump', pump, []);
 
 // The estate: a magnetic pick-up, its module on a heat sink. It dies hot.
-const estate = machineBodySchema.parse({
+const estate = storedMachineSchema.parse({
   name: 'Blue estate',
   kind: 'car',
   maker: 'Quillmere',
@@ -97,7 +97,7 @@ const estate = machineBodySchema.parse({
 }
 
 // The roadster: points gone, a sealed block under the old cap.
-const roadster = machineBodySchema.parse({
+const roadster = storedMachineSchema.parse({
   name: 'Green roadster',
   kind: 'car',
   maker: 'Fenholm',
@@ -118,7 +118,7 @@ const roadster = machineBodySchema.parse({
 write('roadster', 'green-roadster', roadster, []);
 
 // The twin: six volts, one coil with two leads.
-const twin = machineBodySchema.parse({
+const twin = storedMachineSchema.parse({
   name: 'Post twin',
   kind: 'motorcycle',
   maker: 'Harrowby',
@@ -137,7 +137,7 @@ const twin = machineBodySchema.parse({
 write('twin', 'post-twin', twin, []);
 
 // The quad: capacitor discharge from the battery, a neutral switch in its feed.
-const quad = machineBodySchema.parse({
+const quad = storedMachineSchema.parse({
   name: 'Hill quad',
   kind: 'ATV',
   maker: 'Harrowby',
@@ -154,7 +154,7 @@ const quad = machineBodySchema.parse({
 write('quad', 'hill-quad', quad, []);
 
 // The hatchback: a coil on each plug.
-const hatchback = machineBodySchema.parse({
+const hatchback = storedMachineSchema.parse({
   name: 'Ferry agent’s hatchback',
   kind: 'car',
   maker: 'Quillmere',

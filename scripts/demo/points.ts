@@ -1,9 +1,9 @@
 /** Machines with points and a distributor, and their jobs. */
-import { machineBodySchema } from '@pondu/core/schema';
+import { storedMachineSchema } from '@pondu/core/schema';
 import { complaint, job, snag, Story, write } from './story.ts';
 
 // The orchard tractor: six volts, positive earth, four cylinders.
-const tractor = machineBodySchema.parse({
+const tractor = storedMachineSchema.parse({
   name: 'Orchard tractor',
   kind: 'tractor',
   maker: 'Skerrow Works',
@@ -47,7 +47,7 @@ const tractor = machineBodySchema.parse({
 }
 
 // The saloon: twelve volts, six cylinders, a ballast that the solenoid bypasses while cranking.
-const saloon = machineBodySchema.parse({
+const saloon = storedMachineSchema.parse({
   name: 'Grey saloon',
   kind: 'car',
   maker: 'Quillmere',
@@ -113,7 +113,7 @@ const saloon = machineBodySchema.parse({
 }
 
 // The harbour launch: a V8 inboard.
-const launch = machineBodySchema.parse({
+const launch = storedMachineSchema.parse({
   name: 'Harbour launch',
   kind: 'boat',
   maker: 'Tarnwick Boatyard',
@@ -153,7 +153,7 @@ const launch = machineBodySchema.parse({
 }
 
 // The post van: twelve volts, no ballast.
-const van = machineBodySchema.parse({
+const van = storedMachineSchema.parse({
   name: 'Post van',
   kind: 'car',
   maker: 'Ardvane',

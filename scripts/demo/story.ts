@@ -18,7 +18,7 @@ import {
   type ReadingValue,
   type Snag,
 } from '@pondu/core';
-import { houseSchema, ponduFileSchema, type JobFile } from '@pondu/core/schema';
+import { FILE_VERSION, houseSchema, ponduFileSchema, type JobFile } from '@pondu/core/schema';
 
 const house: House = houseSchema.parse({ shopName: 'Morrowick shared workshop', currency: '€', ratePerHour: 42 });
 
@@ -186,7 +186,7 @@ export const snag = (id: string, what: string, weight: Snag['weight'], at: strin
 const folder = join(import.meta.dirname, '../../demo');
 mkdirSync(folder, { recursive: true });
 export function write(name: string, id: string, machine: MachineBody, jobs: JobFile[]): void {
-  const file = ponduFileSchema.parse({ format: 'pondu', version: 1, machines: [{ id, machine, jobs }], house });
+  const file = ponduFileSchema.parse({ format: 'pondu', version: FILE_VERSION, machines: [{ id, machine, jobs }], house });
   const path = join(folder, `${name}.pondu.json`);
   rmSync(path, { force: true });
   writeFileSync(path, `${JSON.stringify(file, null, 1)}\n`);

@@ -131,7 +131,11 @@ describe('a reading that its check cannot show', () => {
   });
   it('a peak of hundreds of volts is no surprise on a discharge ignition', async () => {
     const machineId = await newMachine(s, {
-      fitOut: { ...machineBody.fitOut, layout: 'capacitor-discharge', cylinders: 3, ballast: 'none' },
+      fitOut: {
+        ...machineBody.fitOut,
+        cylinders: 3,
+        trails: [{ trail: 'spark', kind: 'capacitor-discharge', options: {} }],
+      },
     });
     const id = await newJob(s, complaint, machineId);
     const send = (typed: string) =>

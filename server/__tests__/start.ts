@@ -34,13 +34,11 @@ export const machineBody = {
   name: 'Test car',
   kind: 'car',
   fitOut: {
-    layout: 'battery-points',
     volts: 12,
     earth: 'negative',
     cylinders: 4,
-    ballast: 'external',
-    fused: true,
     compressionRatio: 8,
+    trails: [{ trail: 'spark', kind: 'battery-points', options: { ballast: 'external', fused: true } }],
   },
 };
 export const complaint = { symptom: 'no-fire', pattern: 'constant' };

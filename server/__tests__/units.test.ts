@@ -127,8 +127,11 @@ describe('the schemas', () => {
   });
   it.each([
     ['five cylinders', { fitOut: { ...machineBody.fitOut, cylinders: 5 } }],
-    ['twenty-four volts', { fitOut: { ...machineBody.fitOut, volts: 24 } }],
-    ['another kind of trail', { fitOut: { ...machineBody.fitOut, layout: 'steam' } }],
+    ['thirty-six volts', { fitOut: { ...machineBody.fitOut, volts: 36 } }],
+    [
+      'another kind of trail',
+      { fitOut: { ...machineBody.fitOut, trails: [{ trail: 'spark', kind: 'steam', options: {} }] } },
+    ],
     ['no name', { name: '   ' }],
     ['a firing order in words', { firingOrder: 'one then three' }],
   ])('refuse %s', (_name, change) => {

@@ -1,5 +1,5 @@
 import { INSTRUMENTS } from '../instruments/index.ts';
-import { Scene } from '../layouts/index.ts';
+import { Scene } from '../machine/scene.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import { passes } from '../tracing/ruler.ts';
@@ -12,7 +12,7 @@ export function passesWith(tracer: Tracer, checkId: string, faultId: string): bo
   const fault = tracer.model.faults.find((f) => f.id === faultId);
   if (!fault) throw new Error(`No fault ${faultId}`);
   const sound = drawSound(tracer.model, () => 0.5);
-  const scene = new Scene(tracer.model.layout, withFault(tracer.model, sound, fault, 0.6));
+  const scene = new Scene(tracer.model.machine, withFault(tracer.model, sound, fault, 0.6));
   const outcome = INSTRUMENTS[check.instrument].observe(scene, check);
   const value = ((): ReadingValue => {
     if (outcome.kind === 'category')

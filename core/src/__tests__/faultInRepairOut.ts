@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { house, machine } from './machines.ts';
 import { KINDS } from './kinds.ts';
 import { sparkWords } from '../instruments/index.ts';
-import { Scene } from '../layouts/index.ts';
+import { Scene } from '../machine/scene.ts';
 import { follow } from '../practice/follow.ts';
 import { HiddenMachine } from '../practice/hiddenMachine.ts';
 import { seededRandom } from '../random/lcg.ts';
@@ -21,32 +21,32 @@ export const testKinds = (from: 0 | 1): void =>
     const tracer = new Tracer(machine(fit), everything);
     const { model } = tracer;
     /** Cylinders are alike: the first and the last stand for all. */
-    const faults = model.faults.filter((f) => [undefined, 1, model.layout.fit.cylinders].includes(f.part.cylinder));
+    const faults = model.faults.filter((f) => [undefined, 1, model.machine.fit.cylinders].includes(f.part.cylinder));
 
     it('fires on every cylinder when it is sound, cranking and running, whatever its tolerances', () => {
       const random = seededRandom(5);
       for (let k = 0; k < 12; k++) {
-        const scene = new Scene(model.layout, drawSound(model, random));
-        for (let i = 1; i <= model.layout.fit.cylinders; i++)
+        const scene = new Scene(model.machine, drawSound(model, random));
+        for (let i = 1; i <= model.machine.fit.cylinders; i++)
           for (const key of ['crank', 'run'] as const)
-            expect(sparkWords(model.layout.spark(scene, 'plug', { key, points: 'turning' }, i)).none).toBeLessThan(0.1);
+            expect(sparkWords(scene.spark('plug', { key, points: 'turning' }, i)).none).toBeLessThan(0.1);
       }
     });
     it('has a sound answer to every check, and a station, drawn and named, for each', () => {
-      const stations = new Set(model.layout.stations.map((s) => s.id));
-      for (const part of model.layout.parts) expect(stations, part.id).toContain(part.station);
+      const stations = new Set(model.machine.stations.map((s) => s.id));
+      for (const part of model.machine.parts) expect(stations, part.id).toContain(part.station);
       for (const check of model.checks) {
         expect(stations, check.id).toContain(check.station);
         const { well, dimension } = ruler(tracer.weigher, check, []);
         if (dimension) expect(well.openShare === 1 || well.low < well.high, check.id).toBe(true);
         else expect(Math.max(...Object.values(well.words)), check.id).toBeGreaterThan(0.5);
       }
-      for (const lane of model.layout.stations.flatMap((s) => s.lane ?? [])) expect(stations).toContain(lane.joins);
+      for (const lane of model.machine.stations.flatMap((s) => s.lane ?? [])) expect(stations).toContain(lane.joins);
     });
     it('names the node of every probe in words', () => {
       for (const { probe, id } of model.checks)
         if (probe.kind === 'across')
-          for (const node of [probe.live, probe.earth]) expect(model.layout.nodeNames[node], id).toBeTruthy();
+          for (const node of [probe.live, probe.earth]) expect(model.machine.nodeNames[node], id).toBeTruthy();
     });
     it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => {
       const complaint = likelyComplaint(tracer, [fault]);

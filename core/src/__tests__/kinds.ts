@@ -1,7 +1,7 @@
-import type { FitOut } from '../schema/machine.ts';
+import type { FitOutOne } from '../schema/upgrade.ts';
 
 /** One machine of each kind of spark trail, as the tests trace them. */
-export const KINDS: Readonly<Record<string, Partial<FitOut>>> = {
+export const KINDS: Readonly<Record<string, Partial<FitOutOne>>> = {
   'breaker points, six cylinders': { layout: 'battery-points' },
   'breaker points with what earlier owners added': {
     layout: 'battery-points',

@@ -1,9 +1,10 @@
 import { houseSchema } from '../schema/house.ts';
 import type { Complaint, Conditions, JobEvent, Reading, ReadingValue } from '../schema/job.ts';
-import { machineBodySchema, type FitOut, type MachineBody } from '../schema/machine.ts';
+import { machineBodySchema, type MachineBody } from '../schema/machine.ts';
+import { upgradeFitOut, type FitOutOne } from '../schema/upgrade.ts';
 
 /** Machines and readings that the tests share. */
-const fit: FitOut = {
+const fit: FitOutOne = {
   layout: 'battery-points',
   volts: 12,
   earth: 'negative',
@@ -13,8 +14,8 @@ const fit: FitOut = {
   marine: false,
   compressionRatio: 8,
 };
-export const machine = (change: Partial<FitOut> = {}, plates: MachineBody['plates'] = {}): MachineBody =>
-  machineBodySchema.parse({ name: 'Test', kind: 'car', fitOut: { ...fit, ...change }, plates });
+export const machine = (change: Partial<FitOutOne> = {}, plates: MachineBody['plates'] = {}): MachineBody =>
+  machineBodySchema.parse({ name: 'Test', kind: 'car', fitOut: upgradeFitOut({ ...fit, ...change }), plates });
 export const house = houseSchema.parse({});
 export const noFire: Complaint = { symptom: 'no-fire', pattern: 'constant', words: '', since: '', before: '' };
 export const failing: Conditions = { warmth: 'unknown', faultPresent: 'yes' };

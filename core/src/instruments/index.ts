@@ -22,7 +22,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
 };
 export { fromRuler, rulerScale, toRuler, twoWords, untouched } from './instrument.ts';
 export { meterVolts } from './voltmeter.ts';
-export { howItRuns, type Running } from './howItRuns.ts';
+export { howItRuns, type Running } from '../engine/howItRuns.ts';
 export { sparkWords } from './sparkTester.ts';
 export type { InstrumentId } from './ids.ts';
 export type { Instrument, Outcome } from './instrument.ts';

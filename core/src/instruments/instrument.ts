@@ -1,6 +1,6 @@
 import type { Dimension } from '../quantity/index.ts';
-import type { Scene } from '../layouts/index.ts';
-import type { Check } from '../checks/check.ts';
+import type { Scene } from '../machine/scene.ts';
+import type { Check } from '../machine/check.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import type { InstrumentId } from './ids.ts';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../checks/index.ts';
-import { Scene } from '../layouts/index.ts';
+import { CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../trails/spark/checks/index.ts';
+import { Scene } from '../machine/scene.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
@@ -10,7 +10,7 @@ const model = buildModel(machine(), { ...house, owns: [...house.owns, 'LED lamp'
 const params = drawSound(model, () => 0.5);
 const scene = (faultId?: string, severity = 0.5) => {
   const fault = model.faults.find((f) => f.id === faultId);
-  return new Scene(model.layout, fault ? withFault(model, params, fault, severity) : params);
+  return new Scene(model.machine, fault ? withFault(model, params, fault, severity) : params);
 };
 const check = (id: string) => model.checks.find((c) => c.id === id)!;
 const words = (s: Scene, id: string) => {
@@ -86,9 +86,9 @@ describe('a lamp on a node that hangs on megohms', () => {
     for (const id of ['coil.primary-open', 'coil-minus.broken', 'coil-feed.broken', 'module.dead']) {
       const fault = electronic.faults.find((f) => f.id === id)!;
       const cut = new Scene(
-        electronic.layout,
+        electronic.machine,
         withFault(electronic, sound, fault, 0.5),
-        new Scene(electronic.layout, sound),
+        new Scene(electronic.machine, sound),
       );
       for (const lamp of lamps) {
         const outcome = INSTRUMENTS[lamp.instrument].observe(cut, lamp);

@@ -1,7 +1,7 @@
 import type { Element } from '../network/index.ts';
 import { logistic } from '../random/lcg.ts';
-import type { Scene } from '../layouts/index.ts';
-import type { Check } from '../checks/check.ts';
+import type { Scene } from '../machine/scene.ts';
+import type { Check } from '../machine/check.ts';
 import type { Instrument, Outcome } from './instrument.ts';
 
 /** 3 W filament at the machine's own voltage: 48 Ω hot at 12 V. */
@@ -18,7 +18,7 @@ function glow(
   const state = { ...check.state, points };
   if (!scene.has(state, live)) return 0;
   const at = scene.solveWith(state, probe(live, earth));
-  return Math.abs(at.volts(live) - at.volts(earth)) / scene.layout.fit.volts;
+  return Math.abs(at.volts(live) - at.volts(earth)) / scene.machine.fit.volts;
 }
 
 /** Words from brightness with the points open and closed, as shares of the rated voltage. */
@@ -46,7 +46,7 @@ function lamp(
     label,
     words: ['bright', 'dim', 'out', 'flashes', 'lit steadily'],
     observe(scene, check) {
-      const probe = (live: string, earth: string) => element(scene.layout.fit.volts, live, earth);
+      const probe = (live: string, earth: string) => element(scene.machine.fit.volts, live, earth);
       const turning = check.state.points === 'turning';
       const fixed = check.state.points === 'open' ? 'open' : 'closed';
       return lampWords(

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { house, machine } from '../__tests__/machines.ts';
-import { Scene } from '../layouts/index.ts';
+import { Scene } from '../machine/scene.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
 import { scanReport } from './index.ts';
@@ -12,7 +12,7 @@ const model = buildModel(
 const sound = drawSound(model, () => 0.5);
 const report = (id?: string) => {
   const fault = model.faults.find((f) => f.id === id);
-  return scanReport(new Scene(model.layout, fault ? withFault(model, sound, fault, 0.7) : sound));
+  return scanReport(new Scene(model.machine, fault ? withFault(model, sound, fault, 0.7) : sound));
 };
 
 describe('the stand-in scan reader', () => {

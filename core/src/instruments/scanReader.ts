@@ -1,4 +1,4 @@
-import type { Scene } from '../layouts/index.ts';
+import type { Scene } from '../machine/scene.ts';
 import type { Instrument } from './instrument.ts';
 import { sparkWords } from './sparkTester.ts';
 
@@ -17,8 +17,8 @@ const BACKGROUND = 0.002;
 
 /** Chance that a firing fails, by cylinder, running. */
 export const missShares = (scene: Scene): number[] =>
-  Array.from({ length: scene.layout.fit.cylinders }, (_, i) => {
-    const { none, weak } = sparkWords(scene.layout.spark(scene, 'plug', { key: 'run', points: 'turning' }, i + 1));
+  Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
+    const { none, weak } = sparkWords(scene.spark('plug', { key: 'run', points: 'turning' }, i + 1));
     return Math.min(1, BACKGROUND + none + 0.15 * weak);
   });
 
@@ -31,7 +31,7 @@ export function scanReport(scene: Scene): ScanReport {
     counts: shares.map((s) => Math.round(FIRINGS * s)),
     firings: FIRINGS,
     freezeFrame: worst > 0.02 ? { rpm: 1500, load: worst > 0.5 ? 'idle' : 'pulling' } : null,
-    crankingRpm: blind ? 0 : 180,
+    crankingRpm: blind ? 0 : Math.round(scene.see('crankingRpm', { key: 'crank', points: 'turning' })),
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Spark } from '../layouts/index.ts';
+import type { Spark } from '../machine/observed.ts';
 import { logistic } from '../random/lcg.ts';
 import type { Instrument, Outcome } from './instrument.ts';
 
@@ -25,13 +25,11 @@ export const sparkTester: Instrument = {
   words: ['none', 'weak', 'good'],
   observe(scene, { probe, state }) {
     if (probe.kind === 'spark') {
-      return { kind: 'category', shares: sparkWords(scene.layout.spark(scene, probe.place, state, probe.cylinder)) };
+      return { kind: 'category', shares: sparkWords(scene.spark(probe.place, state, probe.cylinder)) };
     }
     if (probe.kind !== 'every spark') throw new TypeError('A spark tester needs a spark');
     return everySpark(
-      Array.from({ length: scene.layout.fit.cylinders }, (_, i) =>
-        sparkWords(scene.layout.spark(scene, 'plug lead', state, i + 1)),
-      ),
+      Array.from({ length: scene.machine.fit.cylinders }, (_, i) => sparkWords(scene.spark('plug lead', state, i + 1))),
     );
   },
   error: () => 0,

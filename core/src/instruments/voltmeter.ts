@@ -1,6 +1,6 @@
 import type { NodeName } from '../network/index.ts';
-import type { MachineState } from '../parts/index.ts';
-import type { Scene } from '../layouts/index.ts';
+import type { MachineState } from '../trails/spark/parts/index.ts';
+import type { Scene } from '../machine/scene.ts';
 import type { Instrument } from './instrument.ts';
 
 /** A digital multimeter on volts loads the circuit with this, ohms. */
@@ -20,9 +20,9 @@ export const voltmeter: Instrument = {
   observe(scene, { probe, state }) {
     if (probe.kind !== 'across') throw new TypeError('A voltmeter needs two nodes');
     const between = (points: 'open' | 'closed') => meterVolts(scene, { ...state, points }, probe.live, probe.earth);
-    const sign = scene.layout.fit.earth === 'positive' ? -1 : 1;
+    const sign = scene.machine.fit.earth === 'positive' ? -1 : 1;
     if (state.points !== 'turning') return { kind: 'number', value: sign * between(state.points) };
-    const share = scene.layout.onShare?.(scene) ?? 0;
+    const share = scene.machine.onShare?.(scene) ?? 0;
     return { kind: 'number', value: sign * (share * between('closed') + (1 - share) * between('open')) };
   },
   // 0.5 % and two counts of 10 mV at most; half of it as a standard deviation.

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { machine } from '../__tests__/machines.ts';
-import { Scene } from '../layouts/index.ts';
+import { Scene } from '../machine/scene.ts';
 import { houseSchema } from '../schema/index.ts';
 import { seededRandom } from '../random/lcg.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
@@ -86,10 +86,10 @@ describe('fast and plain path agree', () => {
   it('on every fault of a machine, in every state', () => {
     const model = buildModel(machine({ ballast: 'bypassed' }), houseSchema.parse({}));
     const sound = drawSound(model, seededRandom(3));
-    const base = new Scene(model.layout, sound);
+    const base = new Scene(model.machine, sound);
     for (const fault of model.faults) {
       const params = withFault(model, sound, fault, 0.6);
-      const [fast, plain] = [new Scene(model.layout, params, base), new Scene(model.layout, params)];
+      const [fast, plain] = [new Scene(model.machine, params, base), new Scene(model.machine, params)];
       for (const key of ['off', 'on', 'crank'] as const)
         for (const points of ['open', 'closed'] as const) {
           const [a, b] = [fast.solve({ key, points }), plain.solve({ key, points })];

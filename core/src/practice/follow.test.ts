@@ -67,7 +67,7 @@ describe('following the tracer', () => {
     expect(walked.named).toBe('points.dress');
     const first = walked.events[0]!;
     const station = first.type === 'reading' ? tracer.weigher.check(first.reading.checkId)!.station : '';
-    expect(tracer.model.layout.stations.findIndex((s) => s.id === station)).toBeLessThan(4);
+    expect(tracer.model.machine.stations.findIndex((s) => s.id === station)).toBeLessThan(4);
     expect(follow(tracer, noFire, hidden('points.burnt'), { choose: () => undefined }).named).toBe('check');
     expect(follow(tracer, noFire, hidden('points.burnt'), { most: 1 }).checks).toBe(1);
   });

@@ -1,10 +1,10 @@
-import { runsHow, type Check } from '../checks/index.ts';
+import { runsHow, type Check } from '../trails/spark/checks/index.ts';
 import { INSTRUMENTS, untouched } from '../instruments/index.ts';
-import { Scene } from '../layouts/index.ts';
+import { Scene } from '../machine/scene.ts';
 import { normal, type Random } from '../random/lcg.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import type { Complaint } from '../schema/job.ts';
-import { complaintLikelihood } from '../tracing/complaint.ts';
+import { complaintLikelihood } from '../engine/complaint.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 
@@ -23,7 +23,7 @@ export class HiddenMachine {
   ) {
     const sound = drawSound(model, random, options.stretch ?? 1);
     const failed = faults.reduce((p, f) => withFault(model, p, f, random()), sound);
-    this.scene = new Scene(model.layout, failed);
+    this.scene = new Scene(model.machine, failed);
     this.random = random;
     this.misprobe = options.misprobe ?? 0;
   }

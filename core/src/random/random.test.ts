@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { names } from '../tracing/causeGraph.ts';
+import { names } from '../trails/spark/causes.ts';
 import { logistic, normal, normalCdf, seededRandom } from './lcg.ts';
 
 describe('the normal curve', () => {

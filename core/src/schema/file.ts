@@ -4,7 +4,9 @@ import { jobBodySchema, jobEventSchema, snagSchema } from './job.ts';
 import { machineBodySchema } from './machine.ts';
 
 export const FILE_FORMAT = 'pondu';
-export const FILE_VERSION = 1;
+export const FILE_VERSION = 2;
+/** Versions that are read; the earlier ones are brought up to this one. */
+export const READ_VERSIONS = [1, FILE_VERSION] as const;
 
 export const jobFileSchema = jobBodySchema.extend({
   id: z.string().min(1).max(64),
@@ -17,7 +19,7 @@ export type JobFile = z.infer<typeof jobFileSchema>;
 export const ponduFileSchema = z
   .object({
     format: z.literal(FILE_FORMAT, { error: 'This is not a Pondu file: it does not say "format": "pondu".' }),
-    version: z.literal(FILE_VERSION, { error: 'This file was written by another version of Pondu.' }),
+    version: z.literal(READ_VERSIONS, { error: 'This file was written by another version of Pondu.' }),
     machines: z.array(
       z.object({ id: z.string().min(1).max(64), machine: machineBodySchema, jobs: z.array(jobFileSchema).default([]) }),
     ),

@@ -1,7 +1,7 @@
-import type { Check } from '../checks/index.ts';
-import type { MachineParams } from '../layouts/index.ts';
+import type { Check } from '../trails/spark/checks/index.ts';
+import type { MachineParams } from '../machine/known.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
-import { complaintLikelihood } from './complaint.ts';
+import { complaintLikelihood } from '../engine/complaint.ts';
 import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
@@ -181,7 +181,7 @@ export class Weigher {
     const among = { first, second, from };
     const pairs = hopefulPairs({ ...among, goTogether: () => true, least: -Infinity, most: PAIRS_WEIGHED });
     const twin =
-      this.model.layout.fit.cylinders === 2
+      this.model.machine.fit.cylinders === 2
         ? hopefulPairs({ ...among, goTogether: onEitherSide, least: UNEXPLAINED, most: TWIN_PAIRS_WEIGHED })
         : [];
     const made = [...pairs, ...twin].map(([a, b]) => pairOf(this.model, complaint, a, b));

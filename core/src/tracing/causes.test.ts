@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { JobEvent } from '../schema/job.ts';
 import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
-import { CAUSES } from './causeGraph.ts';
+import { CAUSES } from '../trails/spark/causes.ts';
 import { traceCauses } from './causes.ts';
 import { buildModel } from './model.ts';
 import { Tracer } from './trace.ts';

@@ -1,9 +1,9 @@
 import type { Complaint, JobEvent } from '../schema/job.ts';
-import { AGE_WEIGHT, causesOf, names, type CauseSpec } from './causeGraph.ts';
+import { AGE_WEIGHT, causesOf, names, type CauseSpec } from '../trails/spark/causes.ts';
 import { tell } from './events.ts';
 import type { ModelFault } from './model.ts';
 import type { Tracer } from './trace.ts';
-import type { Check } from '../checks/index.ts';
+import type { Check } from '../trails/spark/checks/index.ts';
 
 export interface JudgedCause {
   readonly spec: CauseSpec;

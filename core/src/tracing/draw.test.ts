@@ -45,7 +45,7 @@ describe('figures of a sound machine', () => {
     const sound = drawSound(model, seededRandom(1));
     for (const fault of model.faults) {
       const failed = withFault(model, sound, fault, 0.5);
-      for (const part of model.layout.parts)
+      for (const part of model.machine.parts)
         if (part.id !== fault.part.id) expect(failed[part.id]).toBe(sound[part.id]);
       expect(failed[fault.part.id], fault.id).not.toEqual(sound[fault.part.id]);
     }

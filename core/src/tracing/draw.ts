@@ -1,5 +1,5 @@
-import type { MachineParams } from '../layouts/index.ts';
-import type { Band, PartParams } from '../parts/index.ts';
+import type { MachineParams } from '../machine/known.ts';
+import type { Band, PartParams } from '../trails/spark/parts/index.ts';
 import type { Random } from '../random/lcg.ts';
 import type { Model, ModelFault } from './model.ts';
 
@@ -9,7 +9,7 @@ import type { Model, ModelFault } from './model.ts';
  */
 export function drawSound(model: Model, random: Random, stretch = 1): MachineParams {
   const params: Record<string, Record<string, number>> = {};
-  for (const part of model.layout.parts) params[part.id] = {};
+  for (const part of model.machine.parts) params[part.id] = {};
   for (const plate of model.plates.values()) {
     const off = stretch * (random() + random() - 1);
     params[plate.part.id]![plate.spec.id] = within(plate, off, stretch);
@@ -29,6 +29,6 @@ function within({ low, high }: Band, off: number, stretch: number): number {
 
 /** The same machine with a fault put in. */
 export function withFault(model: Model, params: MachineParams, fault: ModelFault, severity: number): MachineParams {
-  const failed: PartParams = fault.mode.apply(params[fault.part.id]!, severity, model.layout.fit);
+  const failed: PartParams = fault.mode.apply(params[fault.part.id]!, severity, model.machine.fit);
   return { ...params, [fault.part.id]: failed };
 }

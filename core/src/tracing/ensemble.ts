@@ -1,6 +1,8 @@
-import type { Check } from '../checks/index.ts';
+import type { Check } from '../trails/spark/checks/index.ts';
 import { INSTRUMENTS, type Outcome } from '../instruments/index.ts';
-import { Scene, type Footprint, type MachineParams } from '../layouts/index.ts';
+import type { Footprint } from '../machine/footprint.ts';
+import { Scene } from '../machine/scene.ts';
+import { type MachineParams } from '../machine/known.ts';
 import { seededRandom } from '../random/lcg.ts';
 import { drawSound, withFault } from './draw.ts';
 import type { Model, ModelFault } from './model.ts';
@@ -86,7 +88,7 @@ export class Ensemble {
       (p, f, k) => withFault(this.model, p, f, severity(member, k)),
       this.sound[member]!,
     );
-    return new Scene(this.model.layout, failed, this.faults.length ? this.soundOne().scene(member) : undefined);
+    return new Scene(this.model.machine, failed, this.faults.length ? this.soundOne().scene(member) : undefined);
   }
   private soundOne(): Ensemble {
     return this.simpler[0]?.soundOne() ?? this;
@@ -165,7 +167,7 @@ const FIGURE_NEAR = 1e-4;
 
 /** Whether the fault comes in degrees at all. */
 function comesInDegrees(model: Model, sound: MachineParams, { mode, part }: ModelFault): boolean {
-  const at = (degree: number) => JSON.stringify(mode.apply(sound[part.id]!, degree, model.layout.fit));
+  const at = (degree: number) => JSON.stringify(mode.apply(sound[part.id]!, degree, model.machine.fit));
   return at(0.1) !== at(0.9);
 }
 

@@ -142,11 +142,11 @@ describe('ways of walking a trail', () => {
   it('in order begins nearest the source, halving in the middle', () => {
     const place = (policy: Policy) => {
       const check = choose(policy, tracer.model, belief, ranked)!;
-      return tracer.model.layout.stations.findIndex((s) => s.id === check.station);
+      return tracer.model.machine.stations.findIndex((s) => s.id === check.station);
     };
     expect(place('walk in order')).toBe(0);
     expect(place('halve')).toBeGreaterThan(3);
-    expect(place('halve')).toBeLessThan(tracer.model.layout.stations.length - 3);
+    expect(place('halve')).toBeLessThan(tracer.model.machine.stations.length - 3);
   });
   it('as the house has it: its check comes first, the others stay offered', () => {
     const walking = new Tracer(machine(), { ...house, policy: 'walk in order' });

@@ -1,5 +1,6 @@
-import { checksOf, type Check } from '../checks/index.ts';
-import { buildLayout, type Layout } from '../layouts/index.ts';
+import { checksOf, type Check } from '../trails/spark/checks/index.ts';
+import { buildMachine } from '../trails/index.ts';
+import { type Machine } from '../machine/machine.ts';
 import {
   rangeOf,
   type Band,
@@ -7,7 +8,8 @@ import {
   type PartInstance,
   type PlateSpec,
   type RepairSpec,
-} from '../parts/index.ts';
+} from '../trails/spark/parts/index.ts';
+import type { Fit } from '../schema/fit.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody, PlateValue } from '../schema/machine.ts';
 
@@ -40,7 +42,7 @@ export interface Plate extends PlateValue {
 
 /** One machine as the core sees it: trail, figures, ways to fail, ways to mend, what can be checked. */
 export interface Model {
-  readonly layout: Layout;
+  readonly machine: Machine;
   readonly plates: ReadonlyMap<string, Plate>;
   readonly faults: readonly ModelFault[];
   readonly repairs: ReadonlyMap<string, ModelRepair>;
@@ -60,29 +62,35 @@ export function followedBy(part: PartInstance, parts: readonly PartInstance[]): 
 const given = <V>(all: Readonly<Record<string, V>>, id: string): V | undefined =>
   Object.hasOwn(all, id) ? all[id] : undefined;
 
-function plateOf(part: PartInstance, followed: string | undefined, spec: PlateSpec, machine: MachineBody): Plate {
+function plateOf(
+  part: PartInstance,
+  followed: string | undefined,
+  spec: PlateSpec,
+  machine: MachineBody,
+  fit: Fit,
+): Plate {
   const id = `${part.id}.${spec.id}`;
-  const typical: Band = spec.typical(machine.fitOut);
+  const typical: Band = spec.typical(fit);
   const own = given(machine.plates, id) ?? given(machine.plates, `${followed}.${spec.id}`);
   return {
     id,
     spec,
     part,
-    range: rangeOf(spec, machine.fitOut),
+    range: rangeOf(spec, fit),
     ...(own ?? { ...typical, source: 'typical', note: '' }),
   };
 }
 
 export function buildModel(machine: MachineBody, house: House): Model {
-  const layout = buildLayout(machine.fitOut);
-  const followed = new Map(layout.parts.map((part) => [part, followedBy(part, layout.parts)]));
+  const built = buildMachine(machine.fitOut);
+  const followed = new Map(built.parts.map((part) => [part, followedBy(part, built.parts)]));
   const plates = new Map(
-    layout.parts
-      .flatMap((part) => part.kind.plates.map((spec) => plateOf(part, followed.get(part), spec, machine)))
+    built.parts
+      .flatMap((part) => part.kind.plates.map((spec) => plateOf(part, followed.get(part), spec, machine, built.fit)))
       .map((p) => [p.id, p]),
   );
   const repairs = new Map(
-    layout.parts.flatMap((part) =>
+    built.parts.flatMap((part) =>
       part.kind.repairs.map((r): [string, ModelRepair] => {
         const id = `${part.id}.${r.id}`;
         const first = followed.get(part);
@@ -92,7 +100,7 @@ export function buildModel(machine: MachineBody, house: House): Model {
       }),
     ),
   );
-  const faults = layout.parts.flatMap((part) =>
+  const faults = built.parts.flatMap((part) =>
     part.kind.faults
       .filter((mode) => part.fails?.includes(mode.id) ?? true)
       .map((mode): ModelFault => ({
@@ -104,5 +112,5 @@ export function buildModel(machine: MachineBody, house: House): Model {
       })),
   );
   const owned = new Set<string>(house.owns);
-  return { layout, plates, faults, repairs, checks: checksOf(layout).filter((c) => owned.has(c.instrument)) };
+  return { machine: built, plates, faults, repairs, checks: checksOf(built).filter((c) => owned.has(c.instrument)) };
 }

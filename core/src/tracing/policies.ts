@@ -1,4 +1,4 @@
-import type { Check } from '../checks/index.ts';
+import type { Check } from '../trails/spark/checks/index.ts';
 import type { Belief } from './belief.ts';
 import type { Model } from './model.ts';
 import type { RankedCheck } from './nextCheck.ts';
@@ -8,7 +8,7 @@ import { stationShares } from './suspects.ts';
 export type Policy = 'cheapest information' | 'walk in order' | 'halve' | 'usual culprit';
 export const POLICIES: readonly Policy[] = ['cheapest information', 'walk in order', 'halve', 'usual culprit'];
 
-const stationOrder = (model: Model) => new Map(model.layout.stations.map((s, i) => [s.id, i]));
+const stationOrder = (model: Model) => new Map(model.machine.stations.map((s, i) => [s.id, i]));
 
 /** The quickest check not done yet at a station. */
 const quickest = (checks: readonly RankedCheck[], station: string): Check | undefined =>
@@ -35,7 +35,7 @@ export function choose(
   // The station at which half of the suspicion lies upstream.
   let upstream = 0;
   const total = [...shares.values()].reduce((a, b) => a + b, 0);
-  for (const s of model.layout.stations) {
+  for (const s of model.machine.stations) {
     upstream += shares.get(s.id) ?? 0;
     if (upstream < total / 2) continue;
     const at = order.get(s.id)!;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fromRuler } from '../instruments/index.ts';
-import type { FitOut } from '../schema/machine.ts';
+import type { FitOutOne } from '../schema/upgrade.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { buildModel } from './model.ts';
 import { passes, ruler } from './ruler.ts';
@@ -8,7 +8,7 @@ import { Tracer } from './trace.ts';
 
 /** Expected readings of a sound machine whose figures are pinned, worked by hand. */
 const pin = (value: number) => ({ low: value, high: value, source: 'manual', note: '' }) as const;
-const pinned = (change: Partial<FitOut> = {}) =>
+const pinned = (change: Partial<FitOutOne> = {}) =>
   new Tracer(
     machine(change, {
       'battery.restVolts': pin(12.6),

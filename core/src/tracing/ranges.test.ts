@@ -43,11 +43,11 @@ describe.each(Object.entries(KINDS))('%s', (name, fit) => {
     expect(failed).toEqual([]);
   });
   it('what is given for the first of a kind holds for its likes, by their number and by nothing else', () => {
-    for (const part of model.layout.parts) {
+    for (const part of model.machine.parts) {
       // As the ids are made: the number at the end is the cylinder's, or of things that an owner added.
       const numbered = /^(.*)-([2-9])$/.exec(part.id);
       const like = numbered && numbered[1] !== 'added' ? `${numbered[1]}-1` : undefined;
-      expect(followedBy(part, model.layout.parts), part.id).toBe(like);
+      expect(followedBy(part, model.machine.parts), part.id).toBe(like);
     }
   });
 });

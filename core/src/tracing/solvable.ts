@@ -1,6 +1,6 @@
 import type { House } from '../schema/house.ts';
 import type { MachineBody } from '../schema/machine.ts';
-import { NoSolution } from '../layouts/index.ts';
+import { NoSolution } from '../machine/scene.ts';
 import { Weigher } from './belief.ts';
 import { buildModel, type Model, type Plate } from './model.ts';
 import type { Tracer, TracerCache } from './trace.ts';

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { Weighed } from './belief.ts';
-import { complaintLikelihood } from './complaint.ts';
+import { complaintLikelihood } from '../engine/complaint.ts';
 import { entryOf, tell } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { pairOf, SHARES, singles } from './hypotheses.ts';

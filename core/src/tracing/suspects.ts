@@ -1,4 +1,4 @@
-import type { Check } from '../checks/index.ts';
+import type { Check } from '../trails/spark/checks/index.ts';
 import type { House } from '../schema/house.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
@@ -118,7 +118,7 @@ export function stationShares(belief: Belief): Map<string, number> {
 
 export function stationStates(weigher: Weigher, belief: Belief, before: Belief): StationState[] {
   const [now, first] = [stationShares(belief), stationShares(before)];
-  return weigher.model.layout.stations.map(({ id }) => {
+  return weigher.model.machine.stations.map(({ id }) => {
     const [mass, prior] = [now.get(id) ?? 0, first.get(id) ?? 0];
     const fell = mass < PROVEN_BELOW && mass < PROVEN_FALL * prior;
     return { id, share: mass, state: mass > 0.5 ? 'lost here' : fell ? 'proven' : 'unknown' };

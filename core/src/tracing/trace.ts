@@ -4,7 +4,7 @@ import type { MachineBody } from '../schema/machine.ts';
 import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
-import { TRY_IT, type Check } from '../checks/index.ts';
+import { TRY_IT, type Check } from '../trails/spark/checks/index.ts';
 import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';

@@ -1,4 +1,4 @@
-import type { Check } from '../checks/index.ts';
+import type { Check } from '../trails/spark/checks/index.ts';
 import type { House } from '../schema/house.ts';
 import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';

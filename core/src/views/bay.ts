@@ -1,4 +1,4 @@
-import type { Station } from '../layouts/index.ts';
+import type { Station } from '../machine/trail.ts';
 import type { Conditions, JobBody, JobEvent } from '../schema/job.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import type { StationState } from '../tracing/suspects.ts';
@@ -49,7 +49,7 @@ export function baySummary(tracer: Tracer, job: JobBody, events: readonly JobEve
   const trace = traceView(tracer, job.complaint, events, nowOf(job, events));
   const [first] = trace.suspects;
   return {
-    stations: tracer.model.layout.stations.map(({ id, label }) => ({ id, label })),
+    stations: tracer.model.machine.stations.map(({ id, label }) => ({ id, label })),
     states: trace.stations,
     lost: first && first.share > LEADS_FROM ? { part: first.part, how: first.how, share: first.share } : null,
     next: nextLine(trace, job.stage, events),

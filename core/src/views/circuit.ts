@@ -1,6 +1,6 @@
 import { filamentOhms, solveOperatingPoint, writeNetlist, type Element } from '../network/index.ts';
-import { Scene } from '../layouts/index.ts';
-import type { MachineState } from '../parts/index.ts';
+import { Scene } from '../machine/scene.ts';
+import type { MachineState } from '../trails/spark/parts/index.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model } from '../tracing/model.ts';
 
@@ -19,7 +19,7 @@ export function machineCircuit(title: string, model: Model, state: MachineState,
   const fault = model.faults.find((f) => f.id === faultId);
   if (faultId !== undefined && !fault) return { ok: false, code: 'unknown-fault' };
   const sound = drawSound(model, MIDDLE);
-  const scene = new Scene(model.layout, fault ? withFault(model, sound, fault, MIDDLE()) : sound);
+  const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, MIDDLE()) : sound);
   const elements = scene.elements(state);
   const at = solveOperatingPoint(elements);
   if (!at.ok) return { ok: false, code: 'not-solved' };

@@ -21,7 +21,7 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
   const { model, weigher } = tracers.for(machine, house);
   return {
     unsolved: wrong.map((plate) => ({ figure: plate.id, words: unsolvedWords(plate) })),
-    stations: model.layout.stations,
+    stations: model.machine.stations,
     plates: platesView(model),
     repairs: repairsView(model),
     checks: wrong.length

@@ -1,5 +1,6 @@
-import { CRANKING } from '../checks/index.ts';
-import { triggerPeak, type Scene } from '../layouts/index.ts';
+import { CRANKING } from '../trails/spark/checks/index.ts';
+import { triggerPeak } from '../trails/spark/generated.ts';
+import { type Scene } from '../machine/scene.ts';
 import type { Element } from '../network/index.ts';
 
 const SOURCE = 'told';
@@ -23,7 +24,7 @@ export interface TriggerPlan {
  * Nothing on a machine without a trigger of its own.
  */
 export function triggerPlan(scene: Scene, seconds: number): TriggerPlan | undefined {
-  const has = (id: string) => scene.layout.parts.some((p) => p.id === id);
+  const has = (id: string) => scene.machine.parts.some((p) => p.id === id);
   const middle = seconds / 2;
   const plan = (ohms: number, points: (readonly [number, number])[]): TriggerPlan => ({
     node: SHOWN,

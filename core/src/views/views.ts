@@ -1,5 +1,5 @@
-import type { Check } from '../checks/index.ts';
-import { OPENING_MINUTES, type CautionId, type Opening } from '../checks/index.ts';
+import type { Check } from '../trails/spark/checks/index.ts';
+import { OPENING_MINUTES, type CautionId, type Opening } from '../trails/spark/checks/index.ts';
 import { INSTRUMENTS, type InstrumentId } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import { proveOut, proven, type Proof } from '../proving/proveOut.ts';

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { house, machine } from '../__tests__/machines.ts';
 import { KINDS } from '../__tests__/kinds.ts';
-import { CRANKING } from '../checks/index.ts';
-import { Scene, triggerPeakVolts } from '../layouts/index.ts';
-import type { FitOut } from '../schema/machine.ts';
+import { CRANKING } from '../trails/spark/checks/index.ts';
+import { Scene } from '../machine/scene.ts';
+import { triggerPeakVolts } from '../trails/spark/generated.ts';
+import type { FitOutOne } from '../schema/upgrade.ts';
 import { drawSound } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
 import { waveforms } from './waveform.ts';
@@ -17,10 +18,10 @@ describe.each(Object.entries(KINDS))('waveforms of %s', (_name, fit) => {
     if (!well.ok) throw new Error(well.code);
     const secondary = well.waves.find((w) => w.id === 'secondary')!;
     const scene = new Scene(
-      model.layout,
+      model.machine,
       drawSound(model, () => 0.5),
     );
-    const asked = model.layout.spark(scene, 'plug', CRANKING, 1).requiredVolts;
+    const asked = scene.spark('plug', CRANKING, 1).requiredVolts;
     expect(peak(secondary.volts) / asked).toBeGreaterThan(0.9);
     expect(peak(secondary.volts) / asked).toBeLessThan(1.6);
   });
@@ -46,7 +47,7 @@ it('a fault that this machine does not have is a code, not a drawing', () => {
 });
 
 describe('what told it to fire', () => {
-  const trigger = (fit: Partial<FitOut>, faultId?: string) => {
+  const trigger = (fit: Partial<FitOutOne>, faultId?: string) => {
     const waves = waveforms(buildModel(machine(fit), house), faultId);
     return waves.ok ? waves.waves.find((w) => w.id === 'trigger') : undefined;
   };
@@ -57,7 +58,7 @@ describe('what told it to fire', () => {
       const { at, volts } = trigger(fit)!;
       const model = buildModel(machine(fit), house);
       const scene = new Scene(
-        model.layout,
+        model.machine,
         drawSound(model, () => 0.5),
       );
       const shown = triggerPeakVolts(scene, CRANKING, 'trg-in');

@@ -1,6 +1,6 @@
-import { CRANKING } from '../checks/index.ts';
+import { CRANKING } from '../trails/spark/checks/index.ts';
 import { solveTransient, type Transient } from '../network/index.ts';
-import { Scene } from '../layouts/index.ts';
+import { Scene } from '../machine/scene.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model } from '../tracing/model.ts';
 import { triggerPlan } from './triggerWave.ts';
@@ -57,8 +57,8 @@ export function waveforms(model: Model, faultId?: string): Waveforms {
   const fault = model.faults.find((f) => f.id === faultId);
   if (faultId !== undefined && !fault) return { ok: false, code: 'unknown-fault' };
   const sound = drawSound(model, () => 0.5);
-  const scene = new Scene(model.layout, fault ? withFault(model, sound, fault, 0.5) : sound);
-  const plan = model.layout.firing(scene, CRANKING, fault?.part.cylinder ?? 1, true);
+  const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, 0.5) : sound);
+  const plan = model.machine.firing(scene, CRANKING, fault?.part.cylinder ?? 1, true);
   const run = solveTransient(plan.circuit, { until: plan.until, longest: plan.longest, fromInitial: true });
   if (!run.ok) return { ok: false, code: run.code };
   const waves = plan.traces.map(({ id, node }) => waveOf(run, id, node, plan.at));

@@ -3,7 +3,7 @@ import {
   FILE_VERSION,
   jobBodySchema,
   jobEventSchema,
-  machineBodySchema,
+  storedMachineSchema,
   snagSchema,
 } from '@pondu/core/schema';
 import { Op, type Transaction } from 'sequelize';
@@ -48,11 +48,12 @@ export async function* exportFile(store: Store, transaction: Transaction, machin
       transaction,
     });
     for (const { id, body } of machines) {
-      if (!readable(machineBodySchema, body).ok) {
+      const read = readable(storedMachineSchema, body);
+      if (!read.ok) {
         lost.push({ table: 'machines', id, body });
         continue;
       }
-      yield `${first ? '' : ','}{"id":${JSON.stringify(id)},"machine":${body},"jobs":[`;
+      yield `${first ? '' : ','}{"id":${JSON.stringify(id)},"machine":${JSON.stringify(read.value)},"jobs":[`;
       first = false;
       yield* jobsOf(store, id, transaction, lost);
       yield ']}';

@@ -5,7 +5,7 @@ import {
   jobBodySchema,
   jobEventSchema,
   jobFileSchema,
-  machineBodySchema,
+  storedMachineSchema,
   ponduFileSchema,
   snagSchema,
 } from '@pondu/core/schema';
@@ -28,7 +28,7 @@ const MOST_SNAGS = 500;
 /** Stops the reading of a file that is wrong beyond use. */
 class Enough extends Error {}
 
-const machineHead = z.object({ id: jobFileSchema.shape.id, machine: machineBodySchema });
+const machineHead = z.object({ id: jobFileSchema.shape.id, machine: storedMachineSchema });
 const jobHead = jobBodySchema.extend({ id: jobFileSchema.shape.id });
 
 class Lines {

@@ -1,4 +1,4 @@
-import { houseSchema, machineBodySchema } from '@pondu/core/schema';
+import { houseSchema, storedMachineSchema } from '@pondu/core/schema';
 import { Router } from 'express';
 import { expectedVersion, over, param } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
@@ -24,7 +24,7 @@ export function journalRoutes(store: Store): Router {
   routes.post('/:seq/put-back', async (req, res) => {
     const { what, ref, before } = await journalled(store, param(req, 'seq'));
     if (what === 'house') await writeHouse(store, houseSchema.parse(before), undefined, byOf(req));
-    else await updateMachine(store, ref, machineBodySchema.parse(before), undefined, byOf(req));
+    else await updateMachine(store, ref, storedMachineSchema.parse(before), undefined, byOf(req));
     res.json(await readJournal(store));
   });
   return routes;

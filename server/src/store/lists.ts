@@ -1,5 +1,5 @@
 import type { JobRow, MachineRow, Page, Summary } from '@pondu/core';
-import { jobBodySchema, machineBodySchema, snagSchema, type Snag } from '@pondu/core/schema';
+import { jobBodySchema, storedMachineSchema, snagSchema, type Snag } from '@pondu/core/schema';
 import { QueryTypes } from 'sequelize';
 import type { Store } from './database.ts';
 import { page, placeOf } from './pages.ts';
@@ -126,7 +126,7 @@ export async function machineRows(store: Store, asked: MachinesAsked): Promise<P
 }
 
 function machineRow(raw: RawMachine): MachineRow {
-  const read = readable(machineBodySchema, raw.body);
+  const read = readable(storedMachineSchema, raw.body);
   return {
     id: raw.id,
     version: raw.version,

@@ -1,6 +1,6 @@
 import type { StoredMachine } from '@pondu/core';
 import { randomUUID } from 'node:crypto';
-import { machineBodySchema, type By, type MachineBody } from '@pondu/core/schema';
+import { storedMachineSchema, type By, type MachineBody } from '@pondu/core/schema';
 import type { Transaction } from 'sequelize';
 import { notFound, Problem } from '../http/problem.ts';
 import type { Store } from './database.ts';
@@ -14,7 +14,7 @@ const read = (row: MachineRow): StoredMachine => ({
   version: row.version,
   updatedAt: row.updatedAt,
   awayAt: row.deletedAt,
-  machine: readBody(machineBodySchema, 'machine', row),
+  machine: readBody(storedMachineSchema, 'machine', row),
 });
 
 async function rowOf(store: Store, id: string, transaction?: Transaction) {

@@ -1,13 +1,13 @@
 import type { House, MachineBody, TraceView } from '@pondu/core';
 import { traceView, Tracer, type Complaint, type Conditions, type JobEvent } from '@pondu/core';
-import { houseSchema, machineBodySchema } from '@pondu/core/schema';
+import { houseSchema, storedMachineSchema } from '@pondu/core/schema';
 import type { ReactElement } from 'react';
 import { createMemoryRouter, RouterProvider } from 'react-router';
 import { SWRConfig } from 'swr';
 import type { StoredJob } from '../api/types.ts';
 
 /** A machine, a job and the real core's view of it, for tests of screens. */
-export const machine: MachineBody = machineBodySchema.parse({
+export const machine: MachineBody = storedMachineSchema.parse({
   name: 'Test car',
   kind: 'car',
   fitOut: {

@@ -10,7 +10,7 @@ import {
 } from 'react-hook-form';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField, TextField } from '../../ui/Field.tsx';
-import type { ReadMachine, TypedMachine } from './MachineForm.tsx';
+import type { ReadMachine, TypedMachine } from './machineSchema.ts';
 
 const WHATS = [
   { value: 'interlock', label: 'interlock switch' },

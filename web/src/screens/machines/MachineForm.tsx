@@ -1,41 +1,22 @@
-import { fitOutShape, machineBodySchema, placesOn, type FitOut, type MachineBody } from '@pondu/core/schema';
+import { placesOn, type FitOut, type MachineBody } from '@pondu/core/schema';
 import { Controller, useWatch } from 'react-hook-form';
-import { z } from 'zod';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredMachine } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
-import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
+import { useDraftForm } from '../../ui/useDraftForm.ts';
 import { AddedFields } from './AddedFields.tsx';
+import { ChargeFields } from './ChargeFields.tsx';
+import { CrankFields } from './CrankFields.tsx';
+import { typedFit } from './formFit.ts';
+import { formSchema, type ReadMachine, type TypedMachine } from './machineSchema.ts';
 import { asks, type kindOf } from './sight.ts';
 import { SightQuestions } from './SightQuestions.tsx';
 import { BALLAST, CYLINDERS, EARTH, KINDS, VOLTS, YES_NO } from './fitOutWords.ts';
 
-/** The machine's own schema, with its numbers as typed and its choices as the buttons give them. */
-const yesNo = z.enum(['true', 'false']).transform((v) => v === 'true');
-const formSchema = machineBodySchema.omit({ plates: true, worth: true, fitOut: true }).extend({
-  year: z.string(),
-  maker: z.string(),
-  notes: z.string(),
-  firingOrder: z.string().regex(/^(\d+([-, ]\d+)*)?$/, 'Write the firing order as numbers, such as 1-3-4-2.'),
-  worth: typedNumber('a number from 0 up.', 0, 1e7),
-  fitOut: fitOutShape.extend({
-    volts: z.enum(['6', '12']).transform((v) => Number(v) as FitOut['volts']),
-    cylinders: z.enum(['1', '2', '3', '4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
-    fused: yesNo,
-    suppressor: yesNo,
-    marine: yesNo,
-    compressionRatio: typedNumber('a number from 3 to 14, such as 8.5.', 3, 14),
-  }),
-});
-export type TypedMachine = z.input<typeof formSchema>;
-type Typed = TypedMachine;
-export type ReadMachine = z.output<typeof formSchema>;
-type Read = ReadMachine;
-
-const EMPTY: Typed = {
+const EMPTY: TypedMachine = {
   name: '',
   kind: 'car',
   maker: '',
@@ -43,33 +24,18 @@ const EMPTY: Typed = {
   worth: '2000',
   firingOrder: '',
   notes: '',
-  fitOut: {
-    layout: 'battery-points',
-    volts: '12',
+  fitOut: typedFit({
+    volts: 12,
     earth: 'negative',
-    cylinders: '4',
-    ballast: 'none',
-    fused: 'true',
-    suppressor: 'false',
-    added: [],
-    marine: 'false',
-    compressionRatio: '8',
-  },
+    cylinders: 4,
+    marine: false,
+    compressionRatio: 8,
+    trails: [{ trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } }],
+  }),
 };
-const typedOf = ({ machine }: StoredMachine): Typed => {
+const typedOf = ({ machine }: StoredMachine): TypedMachine => {
   const { plates: _plates, fitOut, ...rest } = machine;
-  const words = {
-    volts: `${fitOut.volts}`,
-    cylinders: `${fitOut.cylinders}`,
-    fused: `${fitOut.fused}`,
-    suppressor: `${fitOut.suppressor ?? false}`,
-    marine: `${fitOut.marine}`,
-  } as const;
-  return {
-    ...rest,
-    worth: String(machine.worth),
-    fitOut: { ...fitOut, added: fitOut.added ?? [], ...words, compressionRatio: String(fitOut.compressionRatio) },
-  };
+  return { ...rest, worth: String(machine.worth), fitOut: typedFit(fitOut) };
 };
 
 /** What stood behind a coil stands in the feed where another kind has no such place. */
@@ -85,11 +51,13 @@ interface Props {
 
 /** A machine by what one sees: the layout and its typical figures follow from it. */
 export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
-  const [form, clear] = useDraftForm<Typed, Read>(draftKey, stored ? typedOf(stored) : EMPTY, formSchema);
+  const [form, clear] = useDraftForm<TypedMachine, ReadMachine>(draftKey, stored ? typedOf(stored) : EMPTY, formSchema);
   const { control, register, setError } = form;
   const { errors } = form.formState;
   const fit = useWatch({ control, name: 'fitOut' });
   const { supply, ballast, cylinders } = asks(fit.layout);
+  // A battery is there for the spark, for a starter, or to be charged.
+  const electric = supply || !['', 'pull'].includes(fit.crank) || !['', 'lighting-coil'].includes(fit.charge);
 
   /** Another kind: what it has no use for goes back to plain, and cylinders to a number that it comes in. */
   function pick(kind: ReturnType<typeof kindOf>) {
@@ -110,7 +78,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
     );
   }
 
-  async function save(read: Read) {
+  async function save(read: ReadMachine) {
     const body: MachineBody = { ...read, plates: stored?.machine.plates ?? {} };
     try {
       const saved = stored
@@ -156,20 +124,29 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
           'Cylinders',
           CYLINDERS.filter((c) => cylinders.includes(Number(c.value) as FitOut['cylinders'])),
         )}
-        {supply && choice('fitOut.volts', 'Battery', VOLTS)}
-        {supply && choice('fitOut.earth', 'Which post goes to the chassis', EARTH)}
+        {electric && choice('fitOut.volts', 'Battery', VOLTS)}
+        {electric && choice('fitOut.earth', 'Which post goes to the chassis', EARTH)}
         {ballast && choice('fitOut.ballast', 'What feeds the coil', BALLAST)}
         {supply && choice('fitOut.fused', 'Is the ignition fused?', YES_NO)}
         {supply && choice('fitOut.suppressor', 'A radio suppressor on its feed?', YES_NO)}
         {choice('fitOut.marine', 'In a boat?', YES_NO)}
       </div>
       {supply && <AddedFields control={control} register={register} errors={errors} />}
-      <div className="grid gap-4 sm:grid-cols-3">
+      <CrankFields control={control} register={register} />
+      <ChargeFields control={control} register={register} errors={errors} />
+      <div className="grid gap-4 border-t border-rule pt-3 sm:grid-cols-2 lg:grid-cols-4">
         <TextField
           label="Compression ratio"
           inputMode="decimal"
           error={errors.fitOut?.compressionRatio?.message}
           {...register('fitOut.compressionRatio')}
+        />
+        <TextField
+          label="Litres, all cylinders"
+          inputMode="decimal"
+          placeholder="what is usual"
+          error={errors.fitOut?.litres?.message}
+          {...register('fitOut.litres')}
         />
         <TextField
           label="Firing order"

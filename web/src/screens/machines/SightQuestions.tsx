@@ -1,10 +1,9 @@
-import type { FitOut } from '@pondu/core';
 import { Picture } from '../../trailMap/Picture.tsx';
 import { Choice } from '../../ui/Choice.tsx';
-import { ANSWERS, answersOf, kindOf, optionsAfter, questionAfter, type Answer } from './sight.ts';
+import { ANSWERS, answersOf, kindOf, optionsAfter, questionAfter, type Answer, type Kind } from './sight.ts';
 
 interface Props {
-  fit: Pick<FitOut, 'layout' | 'trigger' | 'module' | 'coils'>;
+  fit: Kind;
   onChange: (kind: ReturnType<typeof kindOf>) => void;
 }
 

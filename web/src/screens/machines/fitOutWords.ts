@@ -1,8 +1,9 @@
-import type { FitOut, MachineBody } from '@pondu/core';
+import type { Fit, FitOut, FitOutOne, MachineBody, TrailFit } from '@pondu/core';
+import { fitOf } from '@pondu/core/schema';
 import { asks } from './sight.ts';
 
-type Choices<K extends keyof FitOut> = readonly {
-  value: `${FitOut[K] & (string | number | boolean)}`;
+type Choices<K extends keyof Fit> = readonly {
+  value: `${Fit[K] & (string | number | boolean)}`;
   label: string;
   help?: string;
 }[];
@@ -11,6 +12,7 @@ type Choices<K extends keyof FitOut> = readonly {
 export const VOLTS: Choices<'volts'> = [
   { value: '6', label: '6 V', help: 'three cells' },
   { value: '12', label: '12 V', help: 'six cells' },
+  { value: '24', label: '24 V', help: 'two of twelve' },
 ];
 export const EARTH: Choices<'earth'> = [
   { value: 'negative', label: 'Negative earth', help: '− post to the chassis' },
@@ -37,7 +39,7 @@ export const KINDS: readonly { value: MachineBody['kind']; label: string }[] = (
   ['car', 'tractor', 'boat', 'motorcycle', 'ATV', 'engine on a stand'] as const
 ).map((value) => ({ value, label: value }));
 
-export const LAYOUT_WORDS: Readonly<Record<FitOut['layout'], string>> = {
+export const LAYOUT_WORDS: Readonly<Record<FitOutOne['layout'], string>> = {
   'battery-points': 'coil and breaker points',
   electronic: 'electronic trigger and module',
   conversion: 'electronic conversion',
@@ -50,15 +52,67 @@ export const LAYOUT_WORDS: Readonly<Record<FitOut['layout'], string>> = {
 };
 const TRIGGER_WORDS = { magnetic: 'magnetic pick-up', hall: 'Hall sensor', optical: 'optical sensor' } as const;
 
-/** A fit-out in a line. What a kind has no use for is not said of it. */
-export function fitOutWords(f: FitOut): string {
-  const { supply, ballast } = asks(f.layout);
+type KindOf<T extends TrailFit['trail']> = (TrailFit & { trail: T })['kind'];
+interface Option<V extends string> {
+  readonly value: V;
+  readonly label: string;
+  readonly help?: string;
+}
+export const CRANK: readonly Option<'' | KindOf<'crank'>>[] = [
+  { value: '', label: 'Not told', help: 'nothing is traced there' },
+  { value: 'direct', label: 'A starter, told by the key', help: 'its solenoid sits on the starter' },
+  { value: 'relay', label: 'A starter, through a relay', help: 'or a solenoid on the bulkhead' },
+  { value: 'glow', label: 'A starter, with glow plugs', help: 'or an intake heater, on one feed' },
+  { value: 'pull', label: 'A cord, a kick or a crank', help: 'no starter' },
+];
+export const CHARGE: readonly Option<'' | KindOf<'charge'>>[] = [
+  { value: '', label: 'Not told', help: 'nothing is traced there' },
+  { value: 'generator', label: 'A generator and a regulator box', help: 'two thick terminals, a cut-out' },
+  { value: 'alternator', label: 'An alternator', help: 'its regulator inside' },
+  { value: 'alternator-apart', label: 'An alternator, regulator apart', help: 'a box on the wing or bulkhead' },
+  { value: 'stator-single', label: 'Coils under the flywheel', help: 'two wires to the regulator' },
+  { value: 'stator-three', label: 'Coils under the flywheel, three wires', help: 'all alike, to the regulator' },
+  { value: 'lighting-coil', label: 'A lighting coil only', help: 'no battery is charged' },
+];
+export const FIELD: readonly Option<'A' | 'B'>[] = [
+  { value: 'A', label: 'To the regulator, which earths it' },
+  { value: 'B', label: 'To earth in the generator', help: 'the regulator feeds it' },
+];
+export const WAVE: readonly Option<'half' | 'full'>[] = [
+  { value: 'half', label: 'One half', help: 'one end of the coil is on earth' },
+  { value: 'full', label: 'Both halves', help: 'neither end is on earth' },
+];
+export const CONTROL: readonly Option<'shunt' | 'series'>[] = [
+  { value: 'shunt', label: 'Shorted', help: 'runs warm at speed' },
+  { value: 'series', label: 'Switched off', help: 'stays cool' },
+];
+export const TELLS: readonly Option<'lamp' | 'ammeter' | 'nothing'>[] = [
+  { value: 'lamp', label: 'A lamp' },
+  { value: 'ammeter', label: 'An ammeter' },
+  { value: 'nothing', label: 'Nothing' },
+];
+export const CRANK_WORDS: Readonly<Record<KindOf<'crank'>, string>> = {
+  direct: 'starter with its own solenoid',
+  relay: 'starter through a relay',
+  glow: 'starter with preheating',
+  pull: 'started by hand',
+};
+export const CHARGE_WORDS: Readonly<Record<KindOf<'charge'>, string>> = {
+  generator: 'generator and regulator box',
+  alternator: 'alternator',
+  'alternator-apart': 'alternator, regulator apart',
+  'stator-single': 'flywheel coils, one phase',
+  'stator-three': 'flywheel coils, three phases',
+  'lighting-coil': 'lighting coil',
+};
+
+/** What a kind of ignition has no use for is not said of it. */
+function sparkWords(f: Fit, layout: FitOutOne['layout']): string[] {
+  const { supply, ballast } = asks(layout);
   return [
-    ...(supply ? [`${f.volts} V ${f.earth} earth`] : []),
-    f.cylinders === 1 ? '1 cylinder' : `${f.cylinders} cylinders`,
-    LAYOUT_WORDS[f.layout],
-    ...(f.layout === 'electronic' ? [TRIGGER_WORDS[f.trigger ?? 'magnetic']] : []),
-    ...(f.layout === 'points-coils' && f.cylinders === 2
+    LAYOUT_WORDS[layout],
+    ...(layout === 'electronic' ? [TRIGGER_WORDS[f.trigger ?? 'magnetic']] : []),
+    ...(layout === 'points-coils' && f.cylinders === 2
       ? [f.coils === 'one each' ? 'a coil each' : 'one coil with two leads']
       : []),
     ...(ballast
@@ -66,6 +120,22 @@ export function fitOutWords(f: FitOut): string {
       : []),
     ...(supply ? [f.fused ? 'fused' : 'no fuse'] : []),
     ...(supply ? (f.added ?? []).map((a) => a.label.toLowerCase()) : []),
+  ];
+}
+
+/** A fit-out in a line. */
+export function fitOutWords(fitOut: FitOut): string {
+  const f = fitOf(fitOut);
+  const battery =
+    (f.spark && asks(f.spark).supply) ||
+    (f.crank && f.crank.kind !== 'pull') ||
+    (f.charge && f.charge.kind !== 'lighting-coil');
+  return [
+    ...(battery ? [`${f.volts} V ${f.earth} earth`] : []),
+    f.cylinders === 1 ? '1 cylinder' : `${f.cylinders} cylinders`,
+    ...(f.spark ? sparkWords(f, f.spark) : []),
+    ...(f.crank ? [CRANK_WORDS[f.crank.kind]] : []),
+    ...(f.charge ? [CHARGE_WORDS[f.charge.kind]] : []),
     ...(f.marine ? ['marine'] : []),
   ].join(', ');
 }

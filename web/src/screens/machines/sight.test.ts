@@ -1,12 +1,12 @@
 import { buildModel } from '@pondu/core';
-import { houseSchema, LAYOUT_IDS, machineBodySchema } from '@pondu/core/schema';
+import { houseSchema, SPARK_KINDS, machineBodySchema } from '@pondu/core/schema';
 import { describe, expect, it } from 'vitest';
 import { fitOutWords } from './fitOutWords.ts';
 import { ANSWERS, answersOf, asks, kindOf, LEAVES, optionsAfter, questionAfter } from './sight.ts';
 
 describe('a kind by what one sees', () => {
   it('leads to every kind that Pondu knows', () => {
-    expect(new Set(LEAVES.map((l) => l.kind.layout))).toEqual(new Set(LAYOUT_IDS));
+    expect(new Set(LEAVES.map((l) => l.kind.layout))).toEqual(new Set(SPARK_KINDS));
   });
   it('never offers a question with a single answer, and ends at one kind', () => {
     for (const { answers } of LEAVES) {

@@ -1,4 +1,4 @@
-import type { FitOut } from '@pondu/core';
+import type { FitOut, FitOutOne } from '@pondu/core';
 
 /** What one sees, as answers one after the other, and the fit-out that they end in. */
 export type Answer =
@@ -20,7 +20,7 @@ export type Answer =
   | 'double-ended'
   | 'one-each';
 
-type Kind = Pick<FitOut, 'layout' | 'trigger' | 'module' | 'coils'>;
+export type Kind = Pick<FitOutOne, 'layout' | 'trigger' | 'module' | 'coils'>;
 interface Leaf {
   readonly answers: readonly Answer[];
   readonly kind: Kind;
@@ -117,7 +117,7 @@ export function kindOf(answers: readonly Answer[]): Kind {
 }
 
 /** What the rest of the form asks of a kind. */
-export const asks = (layout: FitOut['layout']) => {
+export const asks = (layout: FitOutOne['layout']) => {
   const battery = !['flywheel-magneto', 'capacitor-discharge', 'rotating-magneto'].includes(layout);
   return {
     supply: battery,

@@ -1,5 +1,5 @@
-import type { FitOut, House, MachineBody, RepairView } from '@pondu/core';
-import { LAYOUT_IDS } from '@pondu/core/schema';
+import type { FitOutOne, House, MachineBody, RepairView } from '@pondu/core';
+import { SPARK_KINDS } from '@pondu/core/schema';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { call } from '../../api/client.ts';
@@ -13,7 +13,7 @@ import { asks } from '../machines/sight.ts';
 import { Failed, Loading } from '../../ui/States.tsx';
 
 /** A machine of a kind with all that such a one can have, so that every repair is listed. */
-const everyPart = (layout: FitOut['layout']): MachineBody => ({
+const everyPart = (layout: FitOutOne['layout']): MachineBody => ({
   name: 'every part',
   kind: 'car',
   maker: '',
@@ -23,22 +23,25 @@ const everyPart = (layout: FitOut['layout']): MachineBody => ({
   notes: '',
   plates: {},
   fitOut: {
-    layout,
     volts: 12,
     earth: 'negative',
     cylinders: 2,
-    ballast: asks(layout).ballast ? 'bypassed' : 'none',
-    fused: true,
-    suppressor: true,
     marine: false,
     compressionRatio: 8,
+    trails: [
+      {
+        trail: 'spark',
+        kind: layout,
+        options: { ballast: asks(layout).ballast ? 'bypassed' : 'none', fused: true, suppressor: true },
+      },
+    ],
   },
 });
-const KINDS = LAYOUT_IDS.map((value) => ({ value, label: LAYOUT_WORDS[value] }));
+const KINDS = SPARK_KINDS.map((value) => ({ value, label: LAYOUT_WORDS[value] }));
 
 /** Minutes and money of each repair: usual figures until the shop gives its own. */
 export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved: () => void }) {
-  const [layout, setLayout] = useState<FitOut['layout']>('battery-points');
+  const [layout, setLayout] = useState<FitOutOne['layout']>('battery-points');
   const { data: model, error } = useModel(everyPart(layout), stored.house);
   const [editing, setEditing] = useState<string>();
   if (error) return <Failed error={error} />;
@@ -51,7 +54,7 @@ export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved:
         Minutes and parts weigh in what is checked first and when it is time to fix. Bold figures are your own.
       </p>
       <div className="mt-2 max-w-sm">
-        <SelectField label="On" value={layout} options={KINDS} onChange={(v) => setLayout(v as FitOut['layout'])} />
+        <SelectField label="On" value={layout} options={KINDS} onChange={(v) => setLayout(v as FitOutOne['layout'])} />
       </div>
       <ul className="mt-2 grid gap-x-8 md:grid-cols-2">
         {repairs.map((r) => (

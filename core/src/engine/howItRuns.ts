@@ -1,0 +1,42 @@
+import type { Scene } from '../machine/scene.ts';
+import type { MachineState } from '../trails/spark/parts/index.ts';
+import { logistic } from '../random/lcg.ts';
+import { sparkWords } from '../instruments/sparkTester.ts';
+
+/** Degrees of the crank by which a spark may be out before the engine will not fire. */
+const FIRES_WITHIN = 25;
+const CRANK: MachineState = { key: 'crank', points: 'turning' };
+
+/** Chance that the sparks, such as they are, come near enough to their moment. */
+export const firesInTime = (scene: Scene): number => {
+  return logistic((FIRES_WITHIN - Math.abs(scene.see('degreesOff', CRANK))) / 3);
+};
+
+/** What the engine makes of its sparks in one state. Chances, 0…1. */
+export interface Running {
+  readonly allDead: number;
+  readonly someDead: number;
+  readonly noneDead: number;
+  /** Share of sparks that are there but weak. */
+  readonly weak: number;
+  /** That the starter turns it at all fast enough. */
+  readonly turns: number;
+}
+
+/** Fires or not on each cylinder, from the voltage that is there against the voltage that is asked. */
+export function howItRuns(scene: Scene, state: MachineState): Running {
+  const timed = firesInTime(scene);
+  const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
+    const spark = sparkWords(scene.spark('plug', state, i + 1));
+    return { none: 1 - (1 - spark.none) * timed, weak: spark.weak };
+  });
+  const allDead = cylinders.reduce((p, c) => p * c.none, 1);
+  const noneDead = cylinders.reduce((p, c) => p * (1 - c.none), 1);
+  return {
+    allDead,
+    noneDead,
+    someDead: Math.max(0, 1 - allDead - noneDead),
+    weak: cylinders.reduce((sum, c) => sum + c.weak, 0) / cylinders.length,
+    turns: scene.see('turns', CRANK),
+  };
+}

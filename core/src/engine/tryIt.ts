@@ -1,0 +1,44 @@
+import { howItRuns } from './howItRuns.ts';
+import type { Scene } from '../machine/scene.ts';
+import { CRANKING, type CheckMaker } from '../machine/check.ts';
+
+export const TRY_IT = 'try-it';
+const EVEN = 'runs even';
+const MISSES = 'runs, but misses';
+const HARD = 'hard to start';
+const DEAD = 'does not fire';
+
+/** Chances of how an engine starts and runs: fires or not, from the voltage that is there against what is asked. */
+export function runsHow(scene: Scene): Readonly<Record<string, number>> {
+  const c = howItRuns(scene, CRANKING);
+  const r = howItRuns(scene, { key: 'run', points: 'turning' });
+  const dead =
+    0.6 * (1 - c.turns) + c.turns * (0.97 * c.allDead + 0.1 * c.someDead + c.noneDead * (0.01 + 0.25 * c.weak));
+  const hard = (1 - dead) * (0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead));
+  const fires = Math.max(0, 1 - dead - hard);
+  const uneven = Math.min(0.97, 0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead + 0.01);
+  return { [EVEN]: fires * (1 - uneven), [MISSES]: fires * uneven, [HARD]: hard, [DEAD]: dead };
+}
+
+/** After a repair, before anything is measured again: what the engine itself says. */
+export const tryIt: CheckMaker = (machine) => [
+  {
+    id: TRY_IT,
+    station: 'plugs',
+    label: 'Try it: how does it start and run?',
+    set: 'Everything back together, gearbox out of gear, out of doors or with the exhaust led away.',
+    touch: 'Start it as its owner would; let it settle, then open it up once.',
+    watch: 'Whether it fires, how soon, and whether it runs even.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: runsHow,
+    },
+    state: CRANKING,
+    words: [EVEN, MISSES, HARD, DEAD],
+    minutes: 2,
+    opens: [],
+    whole: true,
+    cautions: ['fuel vapour', 'rotating parts', 'exhaust gas', ...(machine.fit.marine ? (['marine'] as const) : [])],
+  },
+];

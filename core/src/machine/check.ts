@@ -1,0 +1,133 @@
+import type { NodeName } from '../network/index.ts';
+import type { MachineState } from '../trails/spark/parts/index.ts';
+import type { Machine } from './machine.ts';
+import type { Scene } from './scene.ts';
+import type { SparkPlace } from './observed.ts';
+import type { InstrumentId } from '../instruments/ids.ts';
+
+/** Where an instrument is put. `live` and `earth` are by role: the colour of the lead follows the earth polarity. */
+export type Probe =
+  | { kind: 'across'; live: NodeName; earth: NodeName }
+  /** `bench`: the part alone, off the machine. */
+  | { kind: 'ohms'; red: NodeName; black: NodeName; bench?: string }
+  | { kind: 'spark'; place: SparkPlace; cylinder: number }
+  | { kind: 'every spark' }
+  | { kind: 'figure'; value: (scene: Scene) => number }
+  | { kind: 'look'; sees: (scene: Scene) => Readonly<Record<string, number>> };
+
+/** Something that must be taken off or apart first; paid once, then it stays open. */
+export type Opening =
+  | 'cap off'
+  | 'coil leads off'
+  | 'behind the dash'
+  | 'condenser unhooked'
+  | 'plugs out'
+  | 'flywheel off'
+  | 'connectors apart'
+  | 'cowl off';
+export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
+  'cap off': 1.5,
+  'coil leads off': 1,
+  'behind the dash': 6,
+  'condenser unhooked': 2,
+  'plugs out': 6,
+  'flywheel off': 18,
+  'connectors apart': 2,
+  'cowl off': 1.5,
+};
+
+export type CautionId =
+  | 'high tension'
+  | 'fuel vapour'
+  | 'rotating parts'
+  | 'battery'
+  | 'marine'
+  | 'hot coil'
+  | 'exhaust gas'
+  | 'capacitor charge'
+  | 'flywheel puller';
+
+export interface Check {
+  readonly id: string;
+  readonly station: string;
+  /** Short name for lists: "Volts at coil +, points closed". */
+  readonly label: string;
+  readonly set: string;
+  readonly touch: string;
+  readonly watch: string;
+  readonly instrument: InstrumentId;
+  readonly probe: Probe;
+  readonly state: MachineState;
+  /** Words the reading may be, in the order of the buttons, where it is not a number. */
+  readonly words?: readonly string[];
+  /** Parts that it looks at, where its probe does not already name them. */
+  readonly needs?: readonly string[];
+  readonly minutes: number;
+  readonly opens: readonly Opening[];
+  readonly cautions: readonly CautionId[];
+  /** Asks the whole engine: trouble on another trail shows in it too. */
+  readonly whole?: boolean;
+  /** Done in the look stage, before any meter comes out. */
+  readonly look?: boolean;
+}
+
+/** One file a check (or a check for each cylinder); a maker says what it is on a machine, or nothing. */
+export type CheckMaker = (machine: Machine) => Check[];
+
+/** "Touch red to … and black to …", by the earth polarity, so that a sound machine reads positive. */
+export function touch(machine: Machine, live: NodeName, earth: NodeName): string {
+  const name = (node: NodeName) => machine.nodeNames[node] ?? node;
+  const [liveLead, earthLead] = machine.fit.earth === 'negative' ? ['red', 'black'] : ['black', 'red'];
+  return `Touch ${liveLead} to ${name(live)}, ${earthLead} to ${name(earth)}.`;
+}
+
+/** How the supply is made to carry its current: points closed and the key on, or the module firing as it cranks. */
+export const loaded = (machine: Machine): Pick<Check, 'set' | 'state' | 'cautions'> =>
+  hasHeldPoints(machine)
+    ? { set: 'Key on, points closed (bump the engine until they are).', state: KEY_ON_CLOSED, cautions: [] }
+    : { set: 'Crank for three seconds, gearbox out of gear.', state: CRANKING, cautions: ['rotating parts'] };
+
+/** Where the coil is switched: its station, and its words. */
+export const switching = (machine: Machine) =>
+  hasPart(machine, 'points')
+    ? ({ station: 'points', name: 'points' } as const)
+    : ({ station: 'module', name: 'module' } as const);
+
+/** Points that can be bumped shut with the key on: a battery's, not a magneto's. */
+export const hasHeldPoints = (machine: Machine): boolean =>
+  hasPart(machine, 'switch') && (hasPart(machine, 'points') || hasPart(machine, 'points-1'));
+
+export const hasPart = (machine: Machine, id: string): boolean => machine.parts.some((p) => p.id === id);
+
+/** A node of a part, by the part's own name for it. */
+export const nodeOf = (machine: Machine, part: string, name: string): NodeName =>
+  machine.parts.find((p) => p.id === part)?.nodes[name] ?? '';
+
+/** What lies over points that are a cylinder's own. */
+export const overPoints = (machine: Machine): Opening => (hasPart(machine, 'flywheel') ? 'flywheel off' : 'cowl off');
+/** "Flywheel off", or whatever covers them. */
+export const openedWords = (machine: Machine): string => (hasPart(machine, 'flywheel') ? 'Flywheel off' : 'Cover off');
+export const pullerCaution = (machine: Machine): readonly CautionId[] =>
+  hasPart(machine, 'flywheel') ? ['flywheel puller'] : [];
+
+/** One for each thing of a kind: each coil, each pair of points. `named` numbers a word where there are several. */
+export function eachOf(
+  machine: Machine,
+  beginning: string,
+  make: (n: number, named: (what: string) => string) => Check,
+): Check[] {
+  const numbers = machine.parts.flatMap((p) => new RegExp(`^${beginning}(\\d+)$`).exec(p.id)?.[1] ?? []).map(Number);
+  return numbers.map((n) => make(n, (what) => (numbers.length === 1 ? what : `${what} ${n}`)));
+}
+
+/** Parts of the machine with these beginnings, such as every stop wire. */
+export const partsLike = (machine: Machine, ...beginnings: string[]): string[] =>
+  machine.parts.map((p) => p.id).filter((id) => beginnings.some((b) => id.startsWith(b)));
+
+export const KEY_ON_CLOSED: MachineState = { key: 'on', points: 'closed' };
+export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
+export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
+export const KEY_OFF: MachineState = { key: 'off', points: 'open' };
+/** Key off, but the stop switch held at run: its line must then be free of earth. */
+export const STOP_AT_RUN: MachineState = { key: 'off', points: 'open', stopHeld: 'run' };
+export const SPARK_CAUTIONS: readonly CautionId[] = ['high tension', 'fuel vapour', 'rotating parts'];

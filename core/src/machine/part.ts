@@ -1,0 +1,147 @@
+import type { Element, NodeName } from '../network/index.ts';
+import type { Dimension } from '../quantity/index.ts';
+import type { Fit } from '../schema/fit.ts';
+
+/** Figures of one part, SI. A part kind names its own. */
+export type PartParams = Readonly<Record<string, number>>;
+
+export interface Band {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A figure the part should have. `typical` is what is assumed until the user gives the machine's own. */
+export interface PlateSpec {
+  readonly id: string;
+  readonly label: string;
+  readonly dimension: Dimension;
+  readonly typical: (fit: Fit) => Band;
+  /** Figures that nobody looks up (the resistance of a sound joint) are not offered for editing. */
+  readonly hidden?: boolean;
+  /** How many times below and above the typical band a figure may lie; 100 unless given. */
+  readonly reach?: number;
+  /** Where the reach is not what bounds it: a copper lead has hardly any resistance, a cam no more than its turn. */
+  readonly least?: number;
+  readonly most?: number;
+}
+
+/** The machine is known to solve with a figure this many times off what is typical; `ranges.test.ts` tries it. */
+const REACH = 100;
+
+/** Between which ends a figure is taken. SI. */
+export function rangeOf(spec: PlateSpec, fit: Fit): Band {
+  const { low, high } = spec.typical(fit);
+  const reach = spec.reach ?? REACH;
+  return { low: spec.least ?? low / reach, high: spec.most ?? high * reach };
+}
+
+/** What a part adds to the path of the spark. Ohms, volts, farads. */
+export interface HighTension {
+  readonly seriesOhms?: number;
+  /** Volts to jump a gap that stands in the path. */
+  readonly gapVolts?: number;
+  /** Leak from the path to earth. */
+  readonly shuntOhms?: number;
+  /** Above this the spark leaves the path for earth. */
+  readonly flashVolts?: number;
+}
+
+export interface RepairSpec {
+  readonly id: string;
+  /** Verb first: "Replace the condenser". */
+  readonly label: string;
+  readonly minutes: number;
+  readonly money: number;
+  /** Fitted as a set with. */
+  readonly goesWith?: string;
+}
+
+export interface FaultMode {
+  readonly id: string;
+  /** How the part has failed, to follow the part's name: "burnt or dirty". */
+  readonly label: string;
+  /** How often, against the other ways of failing on this kind of trail; relative, from shop experience. */
+  readonly weight: number;
+  /** The id of one of the part's repairs. */
+  readonly repair: string;
+  /** The condition that brings it on when it comes and goes. */
+  readonly comesWith?: 'heat' | 'damp' | 'shaking';
+  /** The figures of the failed part; `severity` 0…1 from slight to complete. Pure. */
+  readonly apply: (sound: PartParams, severity: number, fit: Fit) => PartParams;
+}
+
+export interface PartContext {
+  readonly id: string;
+  /** Named nodes of the instance: `a`, `b`, and others that the kind documents. */
+  readonly nodes: Readonly<Record<string, NodeName>>;
+  readonly fit: Fit;
+  readonly state: MachineState;
+}
+
+export interface MachineState {
+  readonly key: 'off' | 'on' | 'crank' | 'run';
+  /** Where the cam holds the points; `turning` is solved as both. */
+  readonly points: 'open' | 'closed' | 'turning';
+  /** The stop switch held at run while the key is off, to measure past it. */
+  readonly stopHeld?: 'run';
+  /** The trigger's part played by a helper, so that a module switches with the engine still. */
+  readonly told?: 'by hand';
+  /** Parts taken out of circuit: their elements are left out. */
+  readonly unplugged?: readonly string[];
+  /** Parts that a helper clips in for the check, such as a known-good condenser. */
+  readonly clipped?: readonly string[];
+}
+
+export interface PartKind {
+  readonly kind: string;
+  readonly plates: readonly PlateSpec[];
+  readonly faults: readonly FaultMode[];
+  readonly repairs: readonly RepairSpec[];
+  readonly elements: (params: PartParams, context: PartContext) => Element[];
+  /** A check may put a known-good one of these in its place; then its figures are those off the shelf. */
+  readonly exchanged?: boolean;
+  readonly highTension?: (params: PartParams, fit: Fit) => HighTension;
+}
+
+/** A part in its place on a machine. Weights may be scaled and labels given where the place matters. */
+export interface PartInstance {
+  readonly id: string;
+  readonly label: string;
+  readonly station: string;
+  readonly kind: PartKind;
+  readonly nodes: Readonly<Record<string, NodeName>>;
+  readonly weight?: number;
+  /** Only these ways of failing; all when absent. */
+  readonly fails?: readonly string[];
+  readonly cylinder?: number;
+  /** The part whose given figures and prices hold for this one too, unless it has its own. */
+  readonly like?: string;
+  /** Not in the machine's low-voltage network (the spark's side): an ohmmeter meets it only on the bench. */
+  readonly apart?: boolean;
+}
+
+/** The middle of every typical band: a part off the shelf. */
+export const offTheShelf = (kind: PartKind, fit: Fit): PartParams =>
+  Object.fromEntries(
+    kind.plates.map((p) => {
+      const { low, high } = p.typical(fit);
+      return [p.id, (low + high) / 2];
+    }),
+  );
+
+/** Figures of a part as a check finds it: its own, or those of the known-good one that stands in for it. */
+export const figuresIn = (part: PartInstance, own: PartParams, state: MachineState, fit: Fit): PartParams =>
+  part.kind.exchanged && state.clipped?.includes(part.id) ? offTheShelf(part.kind, fit) : own;
+
+/** One resistance from `a` to `b`: joints, and whatever stands in a wire. */
+export const inLine: PartKind['elements'] = (p, { id, nodes }) => [
+  { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
+];
+
+/** Log scale between two positive ends; severity 0 gives `from`. */
+export const logBetween = (from: number, to: number, severity: number): number => from * (to / from) ** severity;
+export const between = (from: number, to: number, severity: number): number => from + (to - from) * severity;
+/** Stands for "not connected": far beyond any ohmmeter. Ohms. */
+export const OPEN_OHMS = 1e12;
+/** Metal on metal where it should not be; the same wherever it happens, so its ohms do not tell where. */
+export const deadShort = (severity: number): number => logBetween(0.02, 0.15, severity);

@@ -1,0 +1,32 @@
+import type { ChargeOptions, CrankOptions, FitOut, SparkOptions, TrailFit, TrailId } from './fitOut.ts';
+
+type KindOf<T extends TrailId> = (TrailFit & { trail: T })['kind'];
+
+/**
+ * A fit-out laid open for the parts: what is true of the whole machine, the spark trail's options beside it (what is
+ * usual where none is told), and the other trails' under their names.
+ */
+export interface Fit extends Omit<FitOut, 'trails'>, SparkOptions {
+  readonly litres: number;
+  readonly spark?: KindOf<'spark'>;
+  readonly crank?: CrankOptions & { readonly kind: KindOf<'crank'> };
+  readonly charge?: ChargeOptions & { readonly kind: KindOf<'charge'> };
+}
+
+/** Usual swept volume of a cylinder, litres: of small magneto engines less. */
+const LITRES_EACH = 0.42;
+
+export function fitOf({ trails, ...whole }: FitOut): Fit {
+  const found = <T extends TrailId>(trail: T) => trails.find((t): t is TrailFit & { trail: T } => t.trail === trail);
+  const [spark, crank, charge] = [found('spark'), found('crank'), found('charge')];
+  return {
+    ballast: 'none',
+    fused: false,
+    ...whole,
+    litres: whole.litres ?? LITRES_EACH * whole.cylinders,
+    ...spark?.options,
+    ...(spark ? { spark: spark.kind } : {}),
+    ...(crank ? { crank: { ...crank.options, kind: crank.kind } } : {}),
+    ...(charge ? { charge: { ...charge.options, kind: charge.kind } } : {}),
+  };
+}

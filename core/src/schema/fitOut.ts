@@ -1,0 +1,118 @@
+import { z } from 'zod';
+
+/** Kinds of spark trail. */
+export const SPARK_KINDS = [
+  'battery-points',
+  'electronic',
+  'conversion',
+  'points-coils',
+  'flywheel-magneto',
+  'rotating-magneto',
+  'capacitor-discharge',
+  'battery-discharge',
+  'coil-on-plug',
+] as const;
+export const CRANK_KINDS = ['direct', 'relay', 'glow', 'pull'] as const;
+export const CHARGE_KINDS = [
+  'generator',
+  'alternator',
+  'alternator-apart',
+  'stator-single',
+  'stator-three',
+  'lighting-coil',
+] as const;
+
+/** Where something may have been put in; after the switch unless said. Behind the coil: where one coil has one wire on. */
+export const ADDED_PLACES = ['before the switch', 'after the switch', 'after the coil'] as const;
+export const placesOn = (kind: string): readonly (typeof ADDED_PLACES)[number][] =>
+  ['battery-points', 'electronic', 'conversion'].includes(kind) ? ADDED_PLACES : ADDED_PLACES.slice(0, 2);
+
+const word = (said: string) => z.string().trim().min(1, said).max(40);
+
+export const sparkOptions = z.object({
+  ballast: z.enum(['none', 'external', 'bypassed']).default('none'),
+  fused: z.boolean().default(false),
+  /** What tells an electronic ignition when. */
+  trigger: z.enum(['magnetic', 'hall', 'optical']).optional(),
+  /** Where its module sits, and whether an engine computer commands it. */
+  module: z.enum(['in the distributor', 'on a heat sink', 'commanded']).optional(),
+  /** Without a distributor, on two cylinders. */
+  coils: z.enum(['double-ended', 'one each']).optional(),
+  /** A capacitor against radio noise on the coil's feed. */
+  suppressor: z.boolean().optional(),
+  /** What the maker, or an earlier owner, put into the feed or behind the coil; in their order. */
+  added: z
+    .array(
+      z.object({
+        what: z.enum(['interlock', 'relay', 'alarm', 'box', 'resistor']),
+        label: word('Say what it is.'),
+        at: z.enum(ADDED_PLACES).optional(),
+      }),
+    )
+    .max(4, 'Four at most.')
+    .optional(),
+});
+export type SparkOptions = z.infer<typeof sparkOptions>;
+
+export const crankOptions = z.object({
+  /** What must be closed before the starter turns: neutral, clutch, seat, brake, tether; in their order. */
+  interlocks: z.array(word('Say what the interlock is.')).max(4, 'Four at most.').default([]),
+  /** What heats the air or the cylinders before a start, on a feed that the starter shares. */
+  heat: z.enum(['plugs', 'intake heater']).optional(),
+});
+export type CrankOptions = z.infer<typeof crankOptions>;
+
+export const chargeOptions = z.object({
+  /** Of a generator: whether the regulator stands between field and earth (A) or between armature and field (B). */
+  field: z.enum(['A', 'B']).optional(),
+  /** Of one phase: one half of each swing, or both. */
+  wave: z.enum(['half', 'full']).optional(),
+  /** How a permanent-magnet machine is held back: what is too much shorted, or switched off. */
+  control: z.enum(['shunt', 'series']).optional(),
+  /** What tells that it charges. */
+  tells: z.enum(['lamp', 'ammeter', 'nothing']).optional(),
+  /** What the machine takes as it runs. */
+  loads: z
+    .array(z.object({ label: word('Say what it is.'), watts: z.number().min(0).max(2000) }))
+    .max(12, 'Twelve at most.')
+    .default([]),
+});
+export type ChargeOptions = z.infer<typeof chargeOptions>;
+
+export const trailFitSchema = z.discriminatedUnion('trail', [
+  z.object({ trail: z.literal('spark'), kind: z.enum(SPARK_KINDS), options: sparkOptions }),
+  z.object({ trail: z.literal('crank'), kind: z.enum(CRANK_KINDS), options: crankOptions }),
+  z.object({ trail: z.literal('charge'), kind: z.enum(CHARGE_KINDS), options: chargeOptions }),
+]);
+export type TrailFit = z.infer<typeof trailFitSchema>;
+/** Trails that a machine can be told of. */
+export type TrailId = TrailFit['trail'];
+
+/** What is true of the whole machine, and which kind of each trail it has. */
+export const fitOutShape = z.object({
+  volts: z.union([z.literal(6), z.literal(12), z.literal(24)]),
+  earth: z.enum(['negative', 'positive']),
+  cylinders: z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4), z.literal(6), z.literal(8)]),
+  marine: z.boolean().default(false),
+  compressionRatio: z.number().min(3).max(23),
+  /** Swept volume; what is usual for so many cylinders when it is not given. */
+  litres: z.number().min(0.03).max(15).optional(),
+  trails: z.array(trailFitSchema).min(1, 'Tell at least one trail.').max(7),
+});
+export const fitOutSchema = fitOutShape
+  .refine(({ trails }) => new Set(trails.map((t) => t.trail)).size === trails.length, {
+    path: ['trails'],
+    message: 'A machine has one trail of each sort.',
+  })
+  .refine(
+    ({ trails }) =>
+      trails.every(
+        (t) =>
+          t.trail !== 'spark' ||
+          placesOn(t.kind).includes('after the coil') ||
+          !t.options.added?.some((a) => a.at === 'after the coil'),
+      ),
+    { path: ['trails'], message: 'On this kind nothing stands behind a single coil: choose a place in the feed.' },
+  )
+  .meta({ id: 'FitOut' });
+export type FitOut = z.infer<typeof fitOutSchema>;

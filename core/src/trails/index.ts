@@ -1,0 +1,32 @@
+import { fitOf, type Fit } from '../schema/fit.ts';
+import { assemble, type Machine } from '../machine/machine.ts';
+import { Site } from '../machine/site.ts';
+import type { TrailKind } from '../machine/trail.ts';
+import type { FitOut } from '../schema/fitOut.ts';
+import { SPARK_TRAILS } from './spark/kinds/index.ts';
+
+/** The one place that lists the trails: one line each. */
+export const TRAIL_KINDS: readonly TrailKind[] = [...SPARK_TRAILS];
+
+/** Throws on a kind that is not registered; the schema has refused it before. */
+function kindOf(trail: string, kind: string): TrailKind {
+  const found = TRAIL_KINDS.find((k) => k.trail === trail && k.kind === kind);
+  if (!found) throw new RangeError(`No kind "${kind}" of the trail "${trail}"`);
+  return found;
+}
+
+/** Order in which trails are built: what comes later finds in place what the earlier ones share. */
+const ORDER = ['spark', 'crank', 'charge'];
+
+/** The machine of a fit-out, every trail of it on one site. */
+export function buildMachine(fitOut: FitOut): Machine {
+  const fit: Fit = fitOf(fitOut);
+  const kinds = [...fitOut.trails]
+    .sort((a, b) => ORDER.indexOf(a.trail) - ORDER.indexOf(b.trail))
+    .map((t) => kindOf(t.trail, t.kind));
+  const site = new Site(fit, kinds.find((k) => k.ground)?.ground ?? 'battery');
+  return assemble(
+    fit,
+    kinds.map((kind) => kind.build(fit, site)),
+  );
+}

@@ -1,0 +1,19 @@
+import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
+
+export const batteryCranking: CheckMaker = (machine) => [
+  {
+    id: 'battery-cranking',
+    station: 'battery',
+    label: 'Battery volts, cranking',
+    set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
+    touch: touch(machine, 'post', '0'),
+    watch: 'The lowest steady figure while it turns.',
+    instrument: 'voltmeter',
+    probe: { kind: 'across', live: 'post', earth: '0' },
+    state: CRANKING,
+    needs: ['battery'],
+    minutes: 1.2,
+    opens: [],
+    cautions: ['battery', 'rotating parts'],
+  },
+];

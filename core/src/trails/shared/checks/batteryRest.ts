@@ -1,0 +1,19 @@
+import { KEY_OFF, touch, type CheckMaker } from '../../../machine/check.ts';
+
+export const batteryRest: CheckMaker = (machine) => [
+  {
+    id: 'battery-rest',
+    station: 'battery',
+    label: 'Battery volts, at rest',
+    set: 'Key off, lights off.',
+    touch: touch(machine, 'post', '0'),
+    watch: 'Settle a moment; read to a tenth.',
+    instrument: 'voltmeter',
+    probe: { kind: 'across', live: 'post', earth: '0' },
+    state: KEY_OFF,
+    needs: ['battery'],
+    minutes: 0.8,
+    opens: [],
+    cautions: ['battery'],
+  },
+];

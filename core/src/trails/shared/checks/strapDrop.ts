@@ -1,0 +1,18 @@
+import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
+
+export const strapDrop: CheckMaker = (machine) => [
+  {
+    id: 'strap-drop',
+    station: 'strap',
+    label: 'Drop, engine block to battery earth post, cranking',
+    set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
+    touch: touch(machine, 'block', '0'),
+    watch: 'A sound strap drops almost nothing.',
+    instrument: 'voltmeter',
+    probe: { kind: 'across', live: 'block', earth: '0' },
+    state: CRANKING,
+    minutes: 1,
+    opens: [],
+    cautions: ['rotating parts'],
+  },
+];

@@ -1,0 +1,108 @@
+import { inLine, deadShort, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+
+/** Leak of sound insulation, ohms. */
+const SOUND_INSULATION = { low: 1e8, high: 1e9 };
+
+const broken = (weight: number) =>
+  ({
+    id: 'broken',
+    label: 'broken or off',
+    weight,
+    repair: 'remake',
+    comesWith: 'shaking',
+    apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+  }) as const satisfies PartKind['faults'][number];
+
+/** A wire and its two ends: open, corroded, or chafed through to earth. */
+export const wire: PartKind = {
+  kind: 'wire',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 0.01, high: 0.06 }),
+      hidden: true,
+    },
+    { id: 'earthOhms', label: 'Insulation', dimension: 'resistance', typical: () => SOUND_INSULATION, hidden: true },
+  ],
+  repairs: [
+    { id: 'remake', label: 'Clean and remake the joints', minutes: 12, money: 3 },
+    { id: 'insulate', label: 'Replace the chafed wire', minutes: 25, money: 6 },
+  ],
+  faults: [
+    broken(2),
+    {
+      id: 'corroded',
+      label: 'corroded',
+      weight: 2,
+      repair: 'remake',
+      apply: (p, s) => ({ ...p, ohms: logBetween(1.2, 200, s) }),
+    },
+    {
+      id: 'chafed',
+      label: 'chafed through to earth',
+      weight: 1,
+      repair: 'insulate',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
+    // Bare at its middle: measured from the far end, as a chafe under a clip mostly is.
+    { type: 'resistor', id: `${id}.earth`, a: nodes['b']!, b: nodes['earth'] ?? '0', ohms: p['earthOhms']! },
+  ],
+};
+
+/** A clamp or strap that carries the starter's current. */
+export const heavyJoint: PartKind = {
+  kind: 'heavy joint',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 0.0002, high: 0.0008 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'clean', label: 'Clean and tighten', minutes: 8, money: 0 }],
+  faults: [
+    {
+      id: 'corroded',
+      label: 'corroded or loose',
+      weight: 3,
+      repair: 'clean',
+      comesWith: 'shaking',
+      apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.008, 0.08, s) * (fit.volts / 12) }),
+    },
+  ],
+  elements: inLine,
+};
+
+/** The distributor body's way to the engine: a pigtail and the clamp. */
+export const bodyEarth: PartKind = {
+  kind: 'body earth',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 0.005, high: 0.03 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'remake', label: 'Remake the earth lead and clean the seat', minutes: 15, money: 3 }],
+  faults: [
+    {
+      id: 'poor',
+      label: 'broken or dirty',
+      weight: 2,
+      repair: 'remake',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, ohms: logBetween(1.2, 300, s) }),
+    },
+  ],
+  elements: inLine,
+};

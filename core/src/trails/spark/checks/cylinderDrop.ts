@@ -1,0 +1,53 @@
+import { sparkWords } from '../../../instruments/sparkTester.ts';
+import type { CheckMaker } from '../../../machine/check.ts';
+
+/** Earth one plug lead at a time while it runs: the cylinder that makes no difference is the lazy one. */
+export const cylinderDrop: CheckMaker = (machine) => {
+  if (machine.fit.cylinders < 2) return [];
+  return [
+    {
+      id: 'cylinder-drop',
+      station: 'plugs',
+      label: 'Which cylinder makes no difference',
+      set: 'Engine running at a fast idle, out of doors or with the exhaust led away.',
+      touch: 'With insulated pliers earth one plug lead after the other for two seconds.',
+      watch: 'Listen and watch the revs: each sound cylinder drops them alike; the lazy one does not.',
+      instrument: 'eyes',
+      probe: {
+        kind: 'look',
+        sees: (scene) => {
+          const none = Array.from(
+            { length: machine.fit.cylinders },
+            (_, i) => sparkWords(scene.spark('plug', { key: 'run', points: 'turning' }, i + 1)).none,
+          );
+          const all = none.reduce((p, n) => p * (1 - n), 1);
+          const shares: Record<string, number> = { 'all drop alike': all };
+          let named = all;
+          none.forEach((_, k) => {
+            const only = none.reduce((p, n, i) => p * (i === k ? n : 1 - n), 1);
+            shares[`only ${k + 1} makes none`] = 0.95 * only + 0.01 * all;
+            named += 0.95 * only;
+          });
+          shares['all drop alike'] = all * (1 - 0.01 * none.length);
+          shares['will not run so'] = Math.max(0, 1 - named);
+          return shares;
+        },
+      },
+      state: { key: 'run', points: 'turning' },
+      words: [
+        'all drop alike',
+        ...Array.from({ length: machine.fit.cylinders }, (_, i) => `only ${i + 1} makes none`),
+        'will not run so',
+      ],
+      minutes: 1 + 0.25 * machine.fit.cylinders,
+      opens: [],
+      cautions: [
+        'high tension',
+        'fuel vapour',
+        'rotating parts',
+        'exhaust gas',
+        ...(machine.fit.marine ? (['marine'] as const) : []),
+      ],
+    },
+  ];
+};

@@ -1,0 +1,27 @@
+import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
+import { seen } from '../../../machine/seen.ts';
+
+export const flywheelKey: CheckMaker = () => [
+  {
+    id: 'flywheel-key',
+    station: 'flywheel',
+    label: 'Flywheel key',
+    set: 'Flywheel nut off, flywheel drawn with a puller.',
+    touch: 'Look at the key and at both keyways.',
+    watch: 'A step in the key, however small, is a sheared key; a bruised taper asks for lapping in.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const sheared = seen(scene.params['flywheel']!['slipDegrees']! > 5, 0.99);
+        return { sheared, whole: 1 - sheared };
+      },
+    },
+    state: KEY_OFF,
+    words: ['whole', 'sheared'],
+    needs: ['flywheel'],
+    minutes: 1,
+    opens: ['flywheel off'],
+    cautions: ['flywheel puller'],
+  },
+];

@@ -1,0 +1,27 @@
+import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
+import { seen } from '../../../machine/seen.ts';
+
+export const lookPoints: CheckMaker = () => [
+  {
+    id: 'look-points',
+    station: 'points',
+    label: 'Faces of the points',
+    set: 'Key off, cap off.',
+    touch: 'Part the contacts with a screwdriver and look at both faces.',
+    watch: 'Grey and flat is good; blue, black, pitted or oily is not.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const burnt = seen(scene.params['points']!['ohms']! > 0.4, 0.95);
+        return { 'burnt or dirty': burnt, clean: 1 - burnt };
+      },
+    },
+    state: KEY_OFF,
+    words: ['clean', 'burnt or dirty'],
+    needs: ['points'],
+    minutes: 0.7,
+    opens: ['cap off'],
+    cautions: [],
+  },
+];

@@ -1,0 +1,35 @@
+import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
+import { seen } from '../../../machine/seen.ts';
+
+export const lookStop: CheckMaker = (machine) => [
+  {
+    id: 'look-stop',
+    station: 'stop-switch',
+    label: 'Stop switch, tether clip and their wire',
+    set: 'Engine still.',
+    touch: 'Look at the tether clip, work the switch, follow its wire to the engine.',
+    watch: 'A clip off or cracked, a switch that does not spring back, a wire rubbed through.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const held = seen(scene.params['stop-switch']!['earthOhms']! < 1e3, 0.6);
+        const wires = machine.parts.filter((p) => p.id.startsWith('stop-wire-'));
+        const rubbed =
+          seen(
+            wires.some((w) => scene.params[w.id]!['earthOhms']! < 1e3),
+            0.5,
+          ) *
+          (1 - held);
+        return { 'held at stop': held, 'wire rubbed through': rubbed, 'as it should be': 1 - held - rubbed };
+      },
+    },
+    state: KEY_OFF,
+    words: ['as it should be', 'held at stop', 'wire rubbed through'],
+    needs: ['stop-switch'],
+    minutes: 1,
+    opens: [],
+    cautions: [],
+    look: true,
+  },
+];

@@ -1,0 +1,22 @@
+import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
+
+/** One for each cylinder. */
+export const plugGap: CheckMaker = (machine) =>
+  Array.from({ length: machine.fit.cylinders }, (_, i) => ({
+    id: `plug-${i + 1}-gap`,
+    station: 'plugs',
+    label: `Plug ${i + 1} gap`,
+    set: 'This plug out, its hole covered.',
+    touch: 'Feeler or wire gauge between the electrodes.',
+    watch: 'Go by the gauge, not by eye.',
+    instrument: 'feeler gauge',
+    probe: {
+      kind: 'figure',
+      value: (scene) => scene.params[`plug-${i + 1}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!,
+    },
+    state: KEY_OFF,
+    needs: ['plugs'],
+    minutes: 1.8,
+    opens: [],
+    cautions: ['fuel vapour'],
+  }));

@@ -1,0 +1,23 @@
+import { dampedPeakShare } from '../../ignition/index.ts';
+import type { PartParams } from './parts/index.ts';
+
+/**
+ * Ohms across the secondary that burn what the iron loses: those at which the first swing keeps `share` of its height
+ * against a characteristic impedance. By bisection on the decades.
+ */
+export function ironOhms(characteristicOhms: number, share: number): number {
+  let [low, high] = [0, 12];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (dampedPeakShare(characteristicOhms, 10 ** middle) < share) low = middle;
+    else high = middle;
+  }
+  return 10 ** high;
+}
+
+/** What shunts a secondary, with what the coil's own iron burns beside it: for the transient, which has no other loss. */
+export function shuntWithIron(coil: PartParams, condenserFarads: number, shuntOhms: number): number {
+  const n2 = coil['turnsRatio']! ** 2;
+  const farads = coil['farads']! + condenserFarads / n2;
+  return 1 / (1 / shuntOhms + 1 / ironOhms(Math.sqrt((coil['henries']! * n2) / farads), coil['transfer']!));
+}

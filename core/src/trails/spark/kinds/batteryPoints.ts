@@ -1,0 +1,87 @@
+import { sparkOffers } from '../offers.ts';
+import type { Site } from '../../../machine/site.ts';
+import { addedAt, addedParts, addedStations } from '../../shared/added.ts';
+import { PARTS, type PartInstance } from '../parts/index.ts';
+import type { Fit } from '../../../schema/fit.ts';
+import { closedSeconds } from '../../../ignition/index.ts';
+import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpark.ts';
+import { DISTRIBUTOR_STATIONS, distributorParts } from '../distributor.ts';
+import type { Known } from '../../../machine/known.ts';
+import type { TrailKind, Station } from '../../../machine/trail.ts';
+import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
+import { coilFeedParts, coilFeedStations, supplyNames } from '../coilFeed.ts';
+
+const stations = (fit: Fit): Station[] => [
+  ...supplyStations(fit),
+  ...coilFeedStations(fit),
+  { id: 'coil', label: 'Coil', picture: 'coil' },
+  { id: 'coil-minus', label: 'Wire to points', picture: 'wire', joint: true },
+  ...addedStations(fit, 'after the coil'),
+  { id: 'points', label: 'Points', picture: 'points' },
+  { id: 'condenser', label: 'Condenser', picture: 'condenser' },
+  { id: 'body', label: 'Body earth', picture: 'earth', joint: true },
+  { id: 'strap', label: 'Engine strap', picture: 'earth', joint: true },
+  ...DISTRIBUTOR_STATIONS,
+];
+
+const parts = (fit: Fit, site: Site): PartInstance[] => [
+  ...supplyParts(fit, site),
+  ...coilFeedParts(fit),
+  { id: 'coil', label: 'Coil', station: 'coil', kind: PARTS.coil, nodes: { a: 'coil+', b: 'coil-', tower: 'tower' } },
+  {
+    id: 'coil-minus',
+    label: 'Wire from coil to points',
+    station: 'coil-minus',
+    kind: PARTS.wire,
+    nodes: { a: 'coil-', b: addedAt(fit, 'after the coil', 'points'), earth: 'plate' },
+  },
+  ...addedParts(fit, 'after the coil', 'points'),
+  { id: 'points', label: 'Points', station: 'points', kind: PARTS.points, nodes: { a: 'points', b: 'plate' } },
+  {
+    id: 'condenser',
+    label: 'Condenser',
+    station: 'condenser',
+    kind: PARTS.condenser,
+    nodes: { a: 'points', b: 'plate' },
+  },
+  {
+    id: 'body',
+    label: 'Distributor body earth',
+    station: 'body',
+    kind: PARTS.bodyEarth,
+    nodes: { a: 'plate', b: 'block' },
+  },
+  // The high-tension side stands apart in the low-voltage network: an ohmmeter meets its parts on the bench.
+  ...distributorParts(fit),
+];
+
+/** Points and condenser as the coil meets them. */
+const breaker: Breaker = (scene: Known, state) => ({
+  closedSeconds: closedSeconds(scene.params['points']!['dwellDegrees']!, distributorRpm(scene, state)),
+  condenserFarads: scene.params['condenser']!['farads']! + (state.clipped?.includes('condenser') ? 0.22e-6 : 0),
+  leakOhms: scene.params['condenser']!['leakOhms']!,
+});
+
+export const batteryPoints: TrailKind = {
+  trail: 'spark',
+  kind: 'battery-points',
+  label: 'Battery, coil and breaker points',
+  build: (fit, site) => {
+    return {
+      id: 'spark',
+      kind: 'battery-points',
+      stations: stations(fit),
+      parts: parts(fit, site),
+      nodeNames: {
+        ...supplyNames(fit),
+        'coil-': fit.earth === 'negative' ? 'coil −' : 'the points terminal of the coil (+)',
+        points: 'the terminal at the points',
+        plate: 'the points base plate',
+      },
+      settle: settleFuse,
+      offers: sparkOffers(coilSpark({ breaker }), supplyOffers(fit)),
+      firing: coilFiring({ breaker }),
+      onShare: (scene) => (scene.params['points']!['dwellDegrees']! * fit.cylinders) / 360,
+    };
+  },
+};

@@ -1,0 +1,141 @@
+import { sparkOffers } from '../offers.ts';
+import type { Site } from '../../../machine/site.ts';
+import { closedSeconds, requiredVolts } from '../../../ignition/index.ts';
+import { PARTS, type PartInstance } from '../parts/index.ts';
+import type { Fit } from '../../../schema/fit.ts';
+import { coilFiring, coilSpark, distributorRpm, type Drive } from '../coilSpark.ts';
+import type { Known } from '../../../machine/known.ts';
+import type { TrailKind, Station } from '../../../machine/trail.ts';
+import type { SparkPlace } from '../../../machine/observed.ts';
+import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
+import { coilFeedParts, coilFeedStations, supplyNames } from '../coilFeed.ts';
+import { coilStations, endsOfSpark } from '../trailEnds.ts';
+
+/** One coil with two ends fires both plugs at once; else each cylinder has its own coil and points. */
+const doubleEnded = (fit: Fit): boolean => fit.cylinders === 2 && fit.coils !== 'one each';
+const unitOf = (fit: Fit, cylinder: number): number => (doubleEnded(fit) ? 1 : cylinder);
+const units = (fit: Fit): number[] => Array.from({ length: doubleEnded(fit) ? 1 : fit.cylinders }, (_, i) => i + 1);
+
+const beside = { name: 'Breaker', joins: 'coils' };
+const stations = (fit: Fit): Station[] => [
+  ...supplyStations(fit),
+  ...coilFeedStations(fit),
+  ...coilStations.map((s) => (s.id === 'coils' && units(fit).length === 1 ? { ...s, label: 'Coil' } : s)),
+  { id: 'coil-minus', label: 'Wires to points', picture: 'wire', joint: true, lane: beside },
+  { id: 'points', label: 'Points', picture: 'points', lane: beside },
+  { id: 'condenser', label: 'Condensers', picture: 'condenser', lane: beside },
+  { id: 'strap', label: 'Engine strap', picture: 'earth', joint: true, lane: { name: 'Earth', joins: 'points' } },
+];
+
+function parts(fit: Fit, site: Site): PartInstance[] {
+  const own = units(fit);
+  const numbered = (what: string, n: number) => (own.length === 1 ? what : `${what} ${n}`);
+  // What belongs to one cylinder only is told by the others.
+  const cylinder = (n: number) => (own.length === 1 ? {} : { cylinder: n });
+  const each = own.map((n): PartInstance[] => [
+    {
+      id: `coil-${n}`,
+      label: numbered('Coil', n),
+      station: 'coils',
+      kind: PARTS.coil,
+      nodes: { a: 'coil+', b: `coil-${n}-`, tower: `tower-${n}` },
+      weight: 1 / own.length,
+      // A coil with two ends fires one plug either way round.
+      fails: ['primary-open', 'primary-shorted', 'secondary-open', 'insulation', 'wrong'].filter((id) =>
+        PARTS.coil.faults.some((f) => f.id === id),
+      ),
+      ...cylinder(n),
+    },
+    {
+      id: `coil-minus-${n}`,
+      label: numbered('Wire from coil to points', n),
+      station: 'coil-minus',
+      kind: PARTS.wire,
+      nodes: { a: `coil-${n}-`, b: `points-${n}`, earth: 'block' },
+      weight: 1 / own.length,
+      ...cylinder(n),
+    },
+    {
+      id: `points-${n}`,
+      label: numbered('Points', n),
+      station: 'points',
+      kind: PARTS.twinPoints,
+      nodes: { a: `points-${n}`, b: 'block' },
+      weight: 1 / own.length,
+      ...cylinder(n),
+    },
+    {
+      id: `condenser-${n}`,
+      label: numbered('Condenser', n),
+      station: 'condenser',
+      kind: PARTS.condenser,
+      nodes: { a: `points-${n}`, b: 'block' },
+      weight: 1 / own.length,
+      ...cylinder(n),
+    },
+  ]);
+  return [...supplyParts(fit, site), ...coilFeedParts(fit), ...each.flat(), ...endsOfSpark(fit)];
+}
+
+/** Small engines turn faster at the starter. rev/min */
+const CRANKING_RPM = 250;
+
+function driveOf(fit: Fit): Drive {
+  const both = doubleEnded(fit);
+  return {
+    coil: (cylinder) => `coil-${unitOf(fit, cylinder)}`,
+    path: (place: SparkPlace, cylinder: number) => [
+      `coil-${unitOf(fit, cylinder)}`,
+      // The other end's lead is in the same loop.
+      ...(both ? [`lead-${3 - cylinder}`] : []),
+      `lead-${cylinder}`,
+      ...(place === 'plug' ? [`plug-${cylinder}`, 'plugs'] : []),
+    ],
+    // The other plug fires outside compression, in hot gas.
+    ...(both
+      ? {
+          besides: (scene: Known, cylinder: number) =>
+            requiredVolts(1, 500, scene.params[`plug-${3 - cylinder}`]!['gapMetres']!) * 0.6,
+        }
+      : {}),
+    breaker: (scene, state, cylinder) => {
+      const n = unitOf(fit, cylinder);
+      const condenser = scene.params[`condenser-${n}`]!;
+      const unhooked = state.unplugged?.includes(`condenser-${n}`) ?? false;
+      const clipped = state.clipped?.includes(`condenser-${n}`) ? 0.22e-6 : 0;
+      return {
+        // A cam of its own on the camshaft, or at half the crank's speed.
+        closedSeconds: closedSeconds(scene.params[`points-${n}`]!['dwellDegrees']!, distributorRpm(scene, state)),
+        condenserFarads: (unhooked ? 0.2e-9 : condenser['farads']!) + clipped,
+        leakOhms: unhooked ? 1e9 : condenser['leakOhms']!,
+      };
+    },
+  };
+}
+
+export const pointsCoils: TrailKind = {
+  trail: 'spark',
+  kind: 'points-coils',
+  label: 'Battery and points, without a distributor',
+  build: (fit, site) => {
+    const names = units(fit).flatMap((n): [string, string][] => [
+      [`coil-${n}-`, `the points terminal of coil ${n}`],
+      [`points-${n}`, `the terminal at points ${n}`],
+      [`tower-${n}`, `the lead of coil ${n}`],
+    ]);
+    return {
+      id: 'spark',
+      kind: 'points-coils',
+      stations: stations(fit),
+      parts: parts(fit, site),
+      nodeNames: { ...supplyNames(fit), ...Object.fromEntries(names) },
+      settle: settleFuse,
+      offers: sparkOffers(coilSpark(driveOf(fit)), {
+        ...supplyOffers(fit),
+        ...(fit.crank ? {} : { crankingRpm: () => CRANKING_RPM }),
+      }),
+      firing: coilFiring(driveOf(fit)),
+      onShare: (scene) => scene.params['points-1']!['dwellDegrees']! / 360,
+    };
+  },
+};

@@ -1,0 +1,99 @@
+import { magnetoAmps, magnetoCircuit, sheared, type FiringPlan, type Magneto } from '../../ignition/index.ts';
+import { fluxShare, type MachineState } from './parts/index.ts';
+import { crankshaftRpm, magnetsOf } from './generated.ts';
+import { sparkOfCut } from './coilSpark.ts';
+import { shuntWithIron } from './ironOhms.ts';
+import type { Known } from '../../machine/known.ts';
+import type { Spark, SparkPlace } from '../../machine/observed.ts';
+import { askedVolts, figuresOf, ownCoilPath, plugOf, sparkPath, windingOhms } from './sparkPath.ts';
+
+const COUPLING = 0.95;
+const POLE_PAIRS = 1;
+const WIRING_FARADS = 0.2e-9;
+/** Where sound points open, electrical degrees after the voltage's zero: near the current's peak at cranking speed. */
+const OPENS_DEGREES = 100;
+
+/** Coil, points and condenser that fire a cylinder: its own, or the only ones there are. */
+export interface Fired {
+  readonly unit: number;
+  /** Parts on the spark's way to a place. */
+  readonly path: (place: SparkPlace, cylinder: number) => string[];
+}
+const OWN = (cylinder: number): Fired => ({ unit: cylinder, path: ownCoilPath });
+
+/** Ohms from the points' end of a coil to earth with the coil away: contacts, condenser, stop line. */
+function acrossPoints(scene: Known, state: MachineState, unit: number, points: 'open' | 'closed'): number {
+  const bare: MachineState = { ...state, points, unplugged: [...(state.unplugged ?? []), `coil-${unit}`] };
+  return Math.max(1e-3, scene.solve(bare).outputOhms(`coil-${unit}`, '0'));
+}
+
+/** What is across the points: the machine's own condenser unless it is unhooked, and one that a helper clips on. */
+function farads(scene: Known, state: MachineState, unit: number): number {
+  const id = `condenser-${unit}`;
+  const own = state.unplugged?.includes(id) ? WIRING_FARADS : scene.params[id]!['farads']!;
+  return own + (state.clipped?.includes(id) ? 0.22e-6 : 0);
+}
+
+/** This machine's own magneto on one cylinder, all figures known. */
+export function magnetoOf(scene: Known, state: MachineState, cylinder: number, by = OWN(cylinder)): Magneto {
+  const coil = figuresOf(scene, `coil-${by.unit}`, state);
+  const magnets = magnetsOf(scene);
+  const path = sparkPath(scene, by.path('plug', cylinder), state);
+  const whole: Magneto = {
+    primaryOhms: coil['primaryOhms']!,
+    henries: coil['henries']!,
+    turnsRatio: coil['turnsRatio']!,
+    coupling: COUPLING,
+    secondaryOhms: windingOhms(coil),
+    secondaryFarads: coil['farads']!,
+    shuntOhms: path.shuntOhms,
+    voltsPerRadian: coil['voltsPerRadian']! * fluxShare(coil['airGapMetres']!) * magnets['strength']!,
+    polePairs: POLE_PAIRS,
+    pointsOhms: acrossPoints(scene, state, by.unit, 'closed'),
+    condenserFarads: farads(scene, state, by.unit),
+    openOhms: acrossPoints(scene, state, by.unit, 'open'),
+    opensDegrees: OPENS_DEGREES,
+    closedDegrees: scene.params[`points-${by.unit}`]!['dwellDegrees']!,
+    celsius: 20,
+  };
+  return sheared(whole, magnets['slipDegrees'] ?? 0);
+}
+
+/** What a magneto raises at a place, against what is asked there. */
+export const magnetoSpark =
+  (by: (cylinder: number) => Fired = OWN) =>
+  (scene: Known, place: SparkPlace, state: MachineState, cylinder: number, gapMetres?: number): Spark => {
+    const m = magnetoOf(scene, state, cylinder, by(cylinder));
+    const path = sparkPath(scene, by(cylinder).path(place, cylinder), state);
+    // What still flows when the points have opened is not cut: a stop line to earth leaves nearly all of it.
+    const loop = m.primaryOhms + m.pointsOhms;
+    const cut = Math.max(0, 1 - loop / (m.primaryOhms + m.openOhms));
+    const amps = magnetoAmps(m, crankshaftRpm(scene, state)) * cut;
+    const coil = figuresOf(scene, `coil-${by(cylinder).unit}`, state);
+    return sparkOfCut(path, coil, amps, askedVolts(scene, place, cylinder, gapMetres), {
+      condenserFarads: m.condenserFarads,
+      leakOhms: m.openOhms,
+    });
+  };
+
+/** One firing of a magneto's cylinder as a circuit. */
+export const magnetoFiring =
+  (by: (cylinder: number) => Fired = OWN) =>
+  (scene: Known, state: MachineState, cylinder: number, sparks: boolean): FiringPlan => {
+    const whole = magnetoOf(scene, state, cylinder, by(cylinder));
+    const coil = figuresOf(scene, `coil-${by(cylinder).unit}`, state);
+    const m = { ...whole, shuntOhms: shuntWithIron(coil, whole.condenserFarads, whole.shuntOhms) };
+    const path = sparkPath(scene, by(cylinder).path('plug', cylinder), state);
+    const plug = plugOf(path, askedVolts(scene, 'plug', cylinder) + path.gapVolts, m.secondaryOhms);
+    const run = magnetoCircuit(sparks ? { ...m, plug } : m, crankshaftRpm(scene, state));
+    return {
+      circuit: run.circuit,
+      until: run.until,
+      longest: 2e-5,
+      at: run.opensAt,
+      traces: [
+        { id: 'primary', node: 'neg' },
+        { id: 'secondary', node: 'sec' },
+      ],
+    };
+  };

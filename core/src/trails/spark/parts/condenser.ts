@@ -1,0 +1,47 @@
+import { deadShort, logBetween, type PartKind } from '../../../machine/part.ts';
+
+export const condenser: PartKind = {
+  kind: 'condenser',
+  plates: [
+    { id: 'farads', label: 'Capacitance', dimension: 'capacitance', typical: () => ({ low: 0.18e-6, high: 0.28e-6 }) },
+    {
+      id: 'leakOhms',
+      label: 'Insulation',
+      dimension: 'resistance',
+      typical: () => ({ low: 2e7, high: 5e8 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'replace', label: 'Replace the condenser', minutes: 12, money: 8, goesWith: 'the points' }],
+  faults: [
+    // Only the wiring's own 0.2 nF is left.
+    {
+      id: 'open',
+      label: 'open inside',
+      weight: 3,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p) => ({ ...p, farads: 0.2e-9 }),
+    },
+    {
+      id: 'shorted',
+      label: 'shorted',
+      weight: 3.5,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, leakOhms: deadShort(s) }),
+    },
+    {
+      id: 'leaky',
+      label: 'leaky',
+      weight: 2,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, leakOhms: logBetween(150, 12, s) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [
+    { type: 'capacitor', id, a: nodes['a']!, b: nodes['b']!, farads: p['farads']! },
+    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: nodes['b']!, ohms: p['leakOhms']! },
+  ],
+};

@@ -1,0 +1,237 @@
+import { between, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+
+/** A high-tension lead. Suppression lead is 10–20 kΩ/m; old wire cores read almost nothing. */
+export const htLead: PartKind = {
+  kind: 'high-tension lead',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 2500, high: 11000 }),
+      // A copper lead has hardly any.
+      least: 0.01,
+    },
+    {
+      id: 'shuntOhms',
+      label: 'Insulation',
+      dimension: 'resistance',
+      typical: () => ({ low: 2e8, high: 2e9 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'replace', label: 'Replace the lead', minutes: 5, money: 9 }],
+  faults: [
+    {
+      id: 'open',
+      label: 'core broken',
+      weight: 1.5,
+      repair: 'replace',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, ohms: OPEN_OHMS, gapVolts: logBetween(7e3, 40e3, s) }),
+    },
+    {
+      id: 'leaking',
+      label: 'insulation leaks to earth',
+      weight: 1,
+      repair: 'replace',
+      comesWith: 'damp',
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(300e3, 30e3, s) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
+    { type: 'resistor', id: `${id}.leak`, a: nodes['b']!, b: '0', ohms: p['shuntOhms']! },
+  ],
+  highTension: (p) => ({
+    seriesOhms: Math.min(p['ohms']!, 50e3),
+    gapVolts: p['gapVolts'] ?? 0,
+    shuntOhms: p['shuntOhms']!,
+  }),
+};
+
+/** Rotor arm; its brass jumps a small gap to each segment. */
+export const rotor: PartKind = {
+  kind: 'rotor',
+  plates: [
+    {
+      id: 'gapVolts',
+      label: 'Voltage of the rotor gap',
+      dimension: 'voltage',
+      typical: () => ({ low: 1200, high: 2200 }),
+      hidden: true,
+    },
+    {
+      id: 'flashVolts',
+      label: 'Insulation holds to',
+      dimension: 'voltage',
+      typical: () => ({ low: 38e3, high: 45e3 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'replace', label: 'Replace the rotor arm', minutes: 6, money: 7 }],
+  faults: [
+    {
+      id: 'punched',
+      label: 'punched through to the shaft',
+      weight: 3,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, flashVolts: between(6e3, 1e3, s) }),
+    },
+    {
+      id: 'worn',
+      label: 'tip burnt away or spring lost',
+      weight: 1,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, gapVolts: between(12e3, 22e3, s) }),
+    },
+  ],
+  elements: () => [],
+  highTension: (p) => ({ gapVolts: p['gapVolts']!, flashVolts: p['flashVolts']! }),
+};
+
+export const distributorCap: PartKind = {
+  kind: 'distributor cap',
+  plates: [
+    {
+      id: 'shuntOhms',
+      label: 'Insulation',
+      dimension: 'resistance',
+      typical: () => ({ low: 2e8, high: 2e9 }),
+      hidden: true,
+    },
+    {
+      id: 'gapVolts',
+      label: 'Carbon brush contact',
+      dimension: 'voltage',
+      typical: () => ({ low: 0, high: 100 }),
+      hidden: true,
+    },
+  ],
+  repairs: [
+    { id: 'replace', label: 'Replace the distributor cap', minutes: 12, money: 22 },
+    { id: 'dry', label: 'Dry and clean the cap and leads', minutes: 10, money: 2 },
+  ],
+  faults: [
+    {
+      id: 'tracked',
+      label: 'cracked or carbon-tracked',
+      weight: 4,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(250e3, 15e3, s), tracked: 1 }),
+    },
+    {
+      id: 'damp',
+      label: 'damp inside',
+      weight: 3,
+      repair: 'dry',
+      comesWith: 'damp',
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(250e3, 25e3, s), wet: 1 }),
+    },
+    {
+      id: 'brush',
+      label: 'carbon brush gone',
+      weight: 1.5,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, gapVolts: between(12e3, 25e3, s) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [
+    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p['shuntOhms']! },
+  ],
+  highTension: (p) => ({ gapVolts: p['gapVolts']!, shuntOhms: p['shuntOhms']! }),
+};
+
+const PLUG_PLATES: PartKind['plates'] = [
+  {
+    id: 'gapMetres',
+    label: 'Plug gap',
+    dimension: 'length',
+    typical: (fit) => (fit.volts === 6 ? { low: 0.5e-3, high: 0.65e-3 } : { low: 0.6e-3, high: 0.75e-3 }),
+  },
+  { id: 'ohms', label: 'Plug resistor', dimension: 'resistance', typical: () => ({ low: 0, high: 0 }), hidden: true },
+  {
+    id: 'shuntOhms',
+    label: 'Insulator',
+    dimension: 'resistance',
+    typical: () => ({ low: 5e7, high: 1e9 }),
+    hidden: true,
+  },
+];
+
+/** One plug on one cylinder. */
+export const plug: PartKind = {
+  kind: 'spark plug',
+  plates: PLUG_PLATES,
+  repairs: [{ id: 'replace', label: 'Clean or replace the plug', minutes: 6, money: 5 }],
+  faults: [
+    {
+      id: 'fouled',
+      label: 'fouled',
+      weight: 1.5,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(300e3, 20e3, s) }),
+    },
+    {
+      id: 'wide',
+      label: 'gap burnt wide',
+      weight: 0.5,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, gapMetres: between(1.8e-3, 3e-3, s) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [
+    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p['shuntOhms']! },
+  ],
+  highTension: (p) => ({ seriesOhms: p['ohms']!, shuntOhms: p['shuntOhms']! }),
+};
+
+/** What has happened to all the plugs at once: flooded, sooted, or all gapped wide. */
+export const plugSet: PartKind = {
+  kind: 'set of plugs',
+  plates: [
+    {
+      id: 'shuntOhms',
+      label: 'Insulators',
+      dimension: 'resistance',
+      typical: () => ({ low: 5e8, high: 2e9 }),
+      hidden: true,
+    },
+    {
+      id: 'extraGap',
+      label: 'Gap beyond the plate value',
+      dimension: 'length',
+      typical: () => ({ low: 0, high: 0 }),
+      hidden: true,
+    },
+  ],
+  repairs: [
+    { id: 'replace', label: 'Clean and gap, or replace, the whole set of plugs', minutes: 25, money: 22 },
+    { id: 'plain', label: 'Fit plugs without a resistor: the leads have theirs', minutes: 25, money: 22 },
+  ],
+  faults: [
+    {
+      id: 'fouled',
+      label: 'all wet or sooted',
+      weight: 5,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(250e3, 20e3, s) }),
+    },
+    {
+      id: 'wide',
+      label: 'all gapped too wide',
+      weight: 0.7,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, extraGap: between(0.9e-3, 2e-3, s) }),
+    },
+    {
+      id: 'resistive',
+      label: 'of the resistor kind, on leads that resist as well',
+      weight: 0.4,
+      repair: 'plain',
+      apply: (p, s) => ({ ...p, seriesOhms: between(5e3, 25e3, s) }),
+    },
+  ],
+  elements: () => [],
+  highTension: (p) => ({ seriesOhms: p['seriesOhms'] ?? 0, shuntOhms: p['shuntOhms']! }),
+};

@@ -1,0 +1,58 @@
+import { SHARED_PARTS } from '../../shared/parts/index.ts';
+import { ballast, crankingBypass } from './ballast.ts';
+import { chargeCoil, connector, pickupCoil, triggerCoil } from './chargeCoil.ts';
+import { coil } from './coil.ts';
+import { condenser } from './condenser.ts';
+import { flywheel } from './flywheel.ts';
+import { distributorCap, htLead, plug, plugSet, rotor } from './highTension.ts';
+import { dischargeCoil, magnetoCoil } from './ownCoil.ts';
+import { engineComputer, module, moduleEarth, moduleFeed } from './module.ts';
+import { sensor, signalWire } from './sensor.ts';
+import { batteryPack, pack, packEarth } from './pack.ts';
+import { plugCoil } from './plugCoil.ts';
+import { flywheelPoints, points, twinPoints } from './points.ts';
+import { impulseCoupling, magnetoDrive, magnetRotor } from './rotatingMagneto.ts';
+import { stopSwitch } from './stopSwitch.ts';
+
+/** The kinds of part that the spark trail is built of. */
+export const PARTS = {
+  ...SHARED_PARTS,
+  ballast,
+  batteryPack,
+  chargeCoil,
+  coil,
+  condenser,
+  connector,
+  crankingBypass,
+  dischargeCoil,
+  distributorCap,
+  engineComputer,
+  flywheel,
+  flywheelPoints,
+  htLead,
+  impulseCoupling,
+  magnetoCoil,
+  magnetoDrive,
+  magnetRotor,
+  module,
+  moduleEarth,
+  moduleFeed,
+  pack,
+  packEarth,
+  pickupCoil,
+  plug,
+  plugCoil,
+  plugSet,
+  points,
+  rotor,
+  sensor,
+  signalWire,
+  stopSwitch,
+  triggerCoil,
+  twinPoints,
+} as const;
+
+export { contactMade } from './points.ts';
+export { fluxShare } from './ownCoil.ts';
+export { figuresIn, offTheShelf, OPEN_OHMS, rangeOf } from '../../../machine/part.ts';
+export type * from '../../../machine/part.ts';

@@ -1,0 +1,131 @@
+import { inLine, between, logBetween, type FaultMode, type PartKind } from '../../../machine/part.ts';
+
+/** Most cylinders that a pack fires here. */
+const CHANNELS = [1, 2, 3, 4, 6, 8].at(-1)!;
+
+const channel = (n: number): FaultMode => ({
+  id: `channel-${n}`,
+  label: `its output ${n} dead`,
+  weight: 0.8,
+  repair: 'replace',
+  comesWith: 'heat',
+  apply: (p) => ({ ...p, [`dead-${n}`]: 1 }),
+});
+
+/** Power pack: store, thyristors, one output for each coil. Nothing in it can be measured with a plain meter. */
+export const pack: PartKind = {
+  kind: 'power pack',
+  plates: [
+    {
+      id: 'farads',
+      label: 'Store',
+      dimension: 'capacitance',
+      typical: () => ({ low: 1.7e-6, high: 2e-6 }),
+      hidden: true,
+    },
+    {
+      id: 'leakOhms',
+      label: 'Leak of the store',
+      dimension: 'resistance',
+      typical: () => ({ low: 5e6, high: 5e7 }),
+      hidden: true,
+    },
+    {
+      id: 'triggerVolts',
+      label: 'Trigger it asks for',
+      dimension: 'voltage',
+      typical: () => ({ low: 0.7, high: 1 }),
+      hidden: true,
+    },
+    {
+      id: 'limitVolts',
+      label: 'Store held to',
+      dimension: 'voltage',
+      typical: () => ({ low: 300, high: 340 }),
+      hidden: true,
+    },
+    { id: 'dead', label: 'Gives nothing', dimension: 'ratio', typical: () => ({ low: 0, high: 0 }), hidden: true },
+  ],
+  repairs: [{ id: 'replace', label: 'Replace the power pack', minutes: 30, money: 260 }],
+  faults: [
+    { id: 'dead', label: 'dead', weight: 3, repair: 'replace', comesWith: 'heat', apply: (p) => ({ ...p, dead: 1 }) },
+    {
+      id: 'leaky',
+      label: 'store leaks under voltage',
+      weight: 1.5,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, leakOhms: logBetween(40e3, 3e3, s) }),
+    },
+    ...Array.from({ length: CHANNELS }, (_, i) => channel(i + 1)),
+  ],
+  elements: (_p, { id, nodes }) => [
+    // What an ohmmeter finds across its inputs: a diode string at a millivolt, which is nearly nothing.
+    { type: 'resistor', id: `${id}.in`, a: nodes['in']!, b: nodes['earth']!, ohms: 3e6 },
+    { type: 'resistor', id: `${id}.trigger`, a: nodes['trigger']!, b: nodes['earth']!, ohms: 30e3 },
+  ],
+};
+
+/** Pack that makes its own high voltage from the battery. */
+export const batteryPack: PartKind = {
+  ...pack,
+  kind: 'battery-fed pack',
+  plates: [
+    ...pack.plates.filter((p) => p.id !== 'leakOhms' && p.id !== 'limitVolts'),
+    {
+      id: 'storeVolts',
+      label: 'Voltage of its store',
+      dimension: 'voltage',
+      typical: () => ({ low: 240, high: 300 }),
+      hidden: true,
+    },
+  ],
+  faults: [
+    ...pack.faults.filter((f) => f.id !== 'leaky'),
+    {
+      id: 'weak',
+      label: 'its converter gives too little',
+      weight: 1.5,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, storeVolts: between(110, 40, s) }),
+    },
+  ],
+  elements: (_p, { id, nodes, state }) => [
+    // Its converter draws some 1.5 A while it turns, little as it waits.
+    {
+      type: 'resistor',
+      id: `${id}.in`,
+      a: nodes['in']!,
+      b: nodes['earth']!,
+      ohms: state.key === 'on' ? 60 : 7,
+    },
+    { type: 'resistor', id: `${id}.trigger`, a: nodes['trigger']!, b: nodes['earth']!, ohms: 12e3 },
+  ],
+};
+
+/** Joint between the pack's case or black wire and the engine. */
+export const packEarth: PartKind = {
+  kind: 'pack earth',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 0.01, high: 0.08 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'remake', label: 'Clean the pack’s earth', minutes: 8, money: 0 }],
+  faults: [
+    {
+      id: 'poor',
+      label: 'poor or off',
+      weight: 2.5,
+      repair: 'remake',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, ohms: logBetween(15, 2000, s) }),
+    },
+  ],
+  elements: inLine,
+};

@@ -1,0 +1,126 @@
+import { between, deadShort, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+
+export const points: PartKind = {
+  kind: 'breaker points',
+  plates: [
+    {
+      id: 'gapMetres',
+      label: 'Points gap',
+      dimension: 'length',
+      typical: (fit) => (fit.cylinders === 8 ? { low: 0.38e-3, high: 0.46e-3 } : { low: 0.33e-3, high: 0.43e-3 }),
+    },
+    {
+      id: 'dwellDegrees',
+      label: 'Dwell',
+      dimension: 'angle',
+      typical: (fit) => ({ low: (360 / fit.cylinders) * 0.57, high: (360 / fit.cylinders) * 0.68 }),
+      // Beyond this the points would never open.
+      reach: 1.45,
+    },
+    {
+      id: 'ohms',
+      label: 'Contact resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 0.01, high: 0.045 }),
+      hidden: true,
+    },
+    {
+      id: 'earthOhms',
+      label: 'Insulation',
+      dimension: 'resistance',
+      typical: () => ({ low: 1e8, high: 1e9 }),
+      hidden: true,
+    },
+    {
+      id: 'parted',
+      label: 'Contacts never meet',
+      dimension: 'ratio',
+      typical: () => ({ low: 0, high: 0 }),
+      hidden: true,
+    },
+  ],
+  repairs: [
+    {
+      id: 'dress',
+      label: 'Clean or replace the points, set the gap',
+      minutes: 20,
+      money: 12,
+      goesWith: 'the condenser; a little grease on the cam',
+    },
+    { id: 'set', label: 'Set the points gap', minutes: 12, money: 0, goesWith: 'a little grease on the cam' },
+    { id: 'insulate', label: 'Refit the insulating washers at the points', minutes: 15, money: 2 },
+  ],
+  faults: [
+    {
+      id: 'burnt',
+      label: 'burnt or dirty',
+      weight: 10,
+      repair: 'dress',
+      apply: (p, s) => ({ ...p, ohms: logBetween(1.2, 400, s) }),
+    },
+    {
+      id: 'closed-up',
+      label: 'closed up, they never open',
+      weight: 6,
+      repair: 'set',
+      apply: (p, s) => ({ ...p, gapMetres: between(0.02e-3, 0, s) }),
+    },
+    {
+      id: 'parted',
+      label: 'set so wide that they never meet',
+      weight: 2,
+      repair: 'set',
+      apply: (p, s) => ({ ...p, gapMetres: between(0.8e-3, 1.3e-3, s), parted: 1 }),
+    },
+    {
+      id: 'earthed',
+      label: 'earthed through a missing insulator',
+      weight: 2,
+      repair: 'insulate',
+      apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
+    },
+  ],
+  elements: (p, { id, nodes, state }) => [
+    {
+      type: 'switch',
+      id,
+      a: nodes['a']!,
+      b: nodes['b']!,
+      closed: contactMade(p, state.points === 'closed'),
+      onOhms: p['ohms']!,
+      offOhms: OPEN_OHMS,
+    },
+    { type: 'resistor', id: `${id}.earth`, a: nodes['a']!, b: nodes['b']!, ohms: p['earthOhms']! },
+  ],
+};
+
+/** Below this gap the contacts arc or touch: they do not break the circuit. Metres. */
+const LEAST_GAP = 0.03e-3;
+
+/** Whether the contacts touch with the cam where it is. */
+export function contactMade(p: Readonly<Record<string, number>>, camAllows: boolean): boolean {
+  if (p['parted']! > 0.5) return false;
+  return camAllows || p['gapMetres']! < LEAST_GAP;
+}
+
+/** Points that fire one coil of a single or a twin, on a cam with one lobe. */
+export const twinPoints: PartKind = {
+  ...points,
+  kind: 'points of one coil',
+  plates: points.plates.map((plate) =>
+    plate.id === 'dwellDegrees'
+      ? { ...plate, typical: () => ({ low: 95, high: 125 }), reach: 2.5 }
+      : plate.id === 'gapMetres'
+        ? { ...plate, typical: () => ({ low: 0.33e-3, high: 0.43e-3 }) }
+        : plate,
+  ),
+};
+
+/** Points of their own for one cylinder of a flywheel magneto: shut for about half a turn before they open. */
+export const flywheelPoints: PartKind = {
+  ...points,
+  kind: 'flywheel points',
+  plates: points.plates.map((plate) =>
+    plate.id === 'dwellDegrees' ? { ...plate, typical: () => ({ low: 115, high: 140 }), reach: 2.5 } : plate,
+  ),
+};

@@ -1,0 +1,43 @@
+import type { Element } from '../../../network/index.ts';
+import { deadShort, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+
+/** Earths the stop wire to kill the engine: key off, button pressed, or tether pulled. */
+export const stopSwitch: PartKind = {
+  kind: 'stop switch',
+  plates: [
+    {
+      id: 'earthOhms',
+      label: 'Insulation in the run position',
+      dimension: 'resistance',
+      typical: () => ({ low: 5e7, high: 1e9 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'replace', label: 'Replace the stop switch, or refit its tether clip', minutes: 15, money: 14 }],
+  faults: [
+    {
+      id: 'stuck',
+      label: 'stuck earthed, or tether clip off',
+      weight: 5,
+      repair: 'replace',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
+    },
+  ],
+  // One pole for each node but `b`.
+  elements: (p, { id, nodes, state }) =>
+    Object.entries(nodes)
+      .filter(([name]) => name !== 'b')
+      .flatMap(([name, node]): Element[] => [
+        {
+          type: 'switch',
+          id: `${id}.${name}`,
+          a: node,
+          b: nodes['b']!,
+          closed: state.key === 'off' && state.stopHeld !== 'run',
+          onOhms: 0.05,
+          offOhms: OPEN_OHMS,
+        },
+        { type: 'resistor', id: `${id}.${name}.earth`, a: node, b: nodes['b']!, ohms: p['earthOhms']! },
+      ]),
+};

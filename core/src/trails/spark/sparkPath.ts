@@ -1,0 +1,72 @@
+import { burnJoules, chargeAtSpark, requiredVolts } from '../../ignition/index.ts';
+import { figuresIn, OPEN_OHMS, type HighTension, type MachineState, type PartParams } from './parts/index.ts';
+import type { Known } from '../../machine/known.ts';
+import type { Spark, SparkPlace } from '../../machine/observed.ts';
+
+/** What stands in a spark's way, summed: ohms, volts of gaps, shunts in parallel, the lowest place to flash over. */
+export interface SparkPath {
+  readonly seriesOhms: number;
+  readonly gapVolts: number;
+  readonly shuntOhms: number;
+  readonly flashVolts: number;
+}
+
+/** The path through these parts, in order; a part that a helper has bypassed does not count. */
+export function sparkPath(scene: Known, ids: readonly string[], state: MachineState): SparkPath {
+  const steps: HighTension[] = ids
+    .filter((id) => !state.clipped?.includes(id))
+    .map((id) => scene.machine.parts.find((p) => p.id === id)!.kind.highTension!(scene.params[id]!, scene.machine.fit));
+  return {
+    seriesOhms: steps.reduce((sum, s) => sum + (s.seriesOhms ?? 0), 0),
+    gapVolts: steps.reduce((sum, s) => sum + (s.gapVolts ?? 0), 0),
+    shuntOhms: 1 / steps.reduce((sum, s) => sum + 1 / (s.shuntOhms ?? OPEN_OHMS), 0),
+    flashVolts: Math.min(...steps.map((s) => s.flashVolts ?? Infinity)),
+  };
+}
+
+/** A broken winding is a gap to jump, counted with the gaps; what remains of it resists like a sound one. */
+export const windingOhms = (coil: PartParams): number => Math.min(coil['secondaryOhms']!, 20e3);
+
+/** A part's figures as a check in this state finds it. */
+export function figuresOf(scene: Known, id: string, state: MachineState): PartParams {
+  const part = scene.machine.parts.find((p) => p.id === id)!;
+  return figuresIn(part, scene.params[id]!, state, scene.machine.fit);
+}
+
+/** Of a coil of the cylinder's own: to its lead, or on to its plug. */
+export const ownCoilPath = (place: SparkPlace, cylinder: number): string[] => [
+  `coil-${cylinder}`,
+  `lead-${cylinder}`,
+  ...(place === 'plug' ? [`plug-${cylinder}`, 'plugs'] : []),
+];
+
+/** Volts a place asks of the coil, before the gaps on the way there. */
+export function askedVolts(scene: Known, place: SparkPlace, cylinder: number, gapMetres?: number): number {
+  if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
+  const gap = scene.params[`plug-${cylinder}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!;
+  // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
+  const { bar, kelvin } = chargeAtSpark(scene.machine.fit.compressionRatio, 0.95, 300);
+  return requiredVolts(bar, kelvin, gap);
+}
+
+/** The plug's gap in a firing: it strikes at what is asked, or where the path flashes over; the winding's ohms stand in the circuit already. */
+export const plugOf = (path: SparkPath, requiredVolts: number, secondaryOhms: number) => ({
+  strikeVolts: Math.min(requiredVolts, path.flashVolts),
+  seriesOhms: Math.max(1, path.seriesOhms - secondaryOhms),
+});
+
+/** What is raised against what is asked, and what is left to burn. `storedJoules` is what reaches the secondary. */
+export function sparkOf(
+  path: SparkPath,
+  raisedVolts: number,
+  requiredVolts: number,
+  storedJoules: number,
+  secondaryFarads: number,
+): Spark {
+  const required = requiredVolts + path.gapVolts;
+  return {
+    availableVolts: Math.min(raisedVolts, path.flashVolts),
+    requiredVolts: required,
+    joules: burnJoules(storedJoules, secondaryFarads, required, path.seriesOhms),
+  };
+}
