@@ -49,11 +49,31 @@ export default tseslint.config(
         'error',
         {
           patterns: [
-            { regex: '/schema/(?!stages)', allowTypeImports: true, message: 'Import types only from the schemas.' },
+            {
+              regex: '/schema/(?!stages|symptoms|fit\\.ts)',
+              allowTypeImports: true,
+              message: 'Import types only from the schemas.',
+            },
           ],
         },
       ],
     },
+  },
+  // No trail imports another: what one knows of another it asks of the machine.
+  ...['spark', 'crank', 'charge'].map((trail) => ({
+    files: [`core/src/trails/${trail}/**/*.ts`],
+    ignores: ['core/src/**/*.test.ts'],
+    rules: {
+      ...never(
+        `^(node:|react|express|sequelize|sqlite3|@pondu/)|/(server|web)/|/(${['spark', 'crank', 'charge'].filter((t) => t !== trail).join('|')})/`,
+        'A trail imports no other trail.',
+      ),
+    },
+  })),
+  {
+    files: ['core/src/trails/shared/**/*.ts', 'core/src/machine/**/*.ts', 'core/src/engine/**/*.ts'],
+    ignores: ['core/src/**/*.test.ts'],
+    rules: never('^(node:|react|express|@pondu/)|/(spark|crank|charge)/', 'What trails share knows no single trail.'),
   },
   { files: ['server/**/*.ts'], rules: never('^react|/web/', 'server imports only core.') },
   {

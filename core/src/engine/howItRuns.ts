@@ -1,15 +1,16 @@
 import type { Scene } from '../machine/scene.ts';
-import type { MachineState } from '../trails/spark/parts/index.ts';
+import type { MachineState } from '../machine/part.ts';
 import { logistic } from '../random/lcg.ts';
 import { sparkWords } from '../instruments/sparkTester.ts';
 
 /** Degrees of the crank by which a spark may be out before the engine will not fire. */
 const FIRES_WITHIN = 25;
-const CRANK: MachineState = { key: 'crank', points: 'turning' };
+export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
+export const RUNNING: MachineState = { key: 'run', points: 'turning' };
 
 /** Chance that the sparks, such as they are, come near enough to their moment. */
 export const firesInTime = (scene: Scene): number => {
-  return logistic((FIRES_WITHIN - Math.abs(scene.see('degreesOff', CRANK))) / 3);
+  return logistic((FIRES_WITHIN - Math.abs(scene.see('degreesOff', CRANKING))) / 3);
 };
 
 /** What the engine makes of its sparks in one state. Chances, 0…1. */
@@ -37,6 +38,6 @@ export function howItRuns(scene: Scene, state: MachineState): Running {
     noneDead,
     someDead: Math.max(0, 1 - allDead - noneDead),
     weak: cylinders.reduce((sum, c) => sum + c.weak, 0) / cylinders.length,
-    turns: scene.see('turns', CRANK),
+    turns: scene.see('turns', CRANKING),
   };
 }

@@ -7,5 +7,7 @@ export type InstrumentId =
   | 'feeler gauge'
   | 'capacitance meter'
   | 'peak adapter'
+  | 'clamp meter'
+  | 'tachometer'
   | 'scan reader'
   | 'eyes';

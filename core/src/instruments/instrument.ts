@@ -34,6 +34,8 @@ const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
   length: 0.03e-3,
   capacitance: 5e-9,
   angle: 1,
+  current: 0.3,
+  speed: 15,
 };
 export const rulerScale = (dimension: Dimension): number => SCALE[dimension] ?? 1;
 export const toRuler = (value: number, dimension: Dimension): number => Math.asinh(value / rulerScale(dimension));

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../trails/spark/checks/index.ts';
+import { CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../trails/checks.ts';
 import { Scene } from '../machine/scene.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';

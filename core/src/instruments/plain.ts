@@ -23,6 +23,31 @@ export const capacitanceMeter: Instrument = {
   error: (farads) => 0.02 * farads + 1e-9,
 };
 
+/** A jaw around the cable, direct current. */
+export const clampMeter: Instrument = {
+  id: 'clamp meter',
+  label: 'Clamp meter, DC amps',
+  dimension: 'current',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('A clamp meter needs a cable');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  // 2 %, and what its zero drifts by.
+  error: (amps) => 0.02 * Math.abs(amps) + 0.05,
+};
+
+/** By its own pick-up, or by counting firings or swings of a gauge against a watch. */
+export const tachometer: Instrument = {
+  id: 'tachometer',
+  label: 'Tachometer, or counted',
+  dimension: 'speed',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('A tachometer needs a shaft');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  error: (rpm) => 0.04 * rpm + 3,
+};
+
 /** Diode and capacitor before a voltmeter: holds the highest of what swings. */
 export const peakAdapter: Instrument = {
   id: 'peak adapter',

@@ -1,5 +1,5 @@
 import type { NodeName } from '../network/index.ts';
-import type { MachineState } from '../trails/spark/parts/index.ts';
+import type { MachineState } from '../machine/part.ts';
 import type { Scene } from '../machine/scene.ts';
 import type { Instrument } from './instrument.ts';
 

@@ -1,5 +1,5 @@
 import type { NodeName } from '../network/index.ts';
-import type { MachineState } from '../trails/spark/parts/index.ts';
+import type { MachineState } from './part.ts';
 import type { Machine } from './machine.ts';
 import type { Scene } from './scene.ts';
 import type { SparkPlace } from './observed.ts';
@@ -24,7 +24,10 @@ export type Opening =
   | 'plugs out'
   | 'flywheel off'
   | 'connectors apart'
-  | 'cowl off';
+  | 'cowl off'
+  | 'starter off'
+  | 'belt cover off'
+  | 'unit opened';
 export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'cap off': 1.5,
   'coil leads off': 1,
@@ -34,6 +37,9 @@ export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'flywheel off': 18,
   'connectors apart': 2,
   'cowl off': 1.5,
+  'starter off': 35,
+  'belt cover off': 2,
+  'unit opened': 25,
 };
 
 export type CautionId =
@@ -45,7 +51,11 @@ export type CautionId =
   | 'hot coil'
   | 'exhaust gas'
   | 'capacitor charge'
-  | 'flywheel puller';
+  | 'flywheel puller'
+  | 'jumping the starter'
+  | 'turning a locked engine'
+  | 'full field'
+  | 'charging battery';
 
 export interface Check {
   readonly id: string;
@@ -80,6 +90,10 @@ export function touch(machine: Machine, live: NodeName, earth: NodeName): string
   const [liveLead, earthLead] = machine.fit.earth === 'negative' ? ['red', 'black'] : ['black', 'red'];
   return `Touch ${liveLead} to ${name(live)}, ${earthLead} to ${name(earth)}.`;
 }
+
+/** The battery's earth post, and bare metal on the engine: which of them the network's ground is depends on the machine. */
+export const earthPost = (machine: Machine): NodeName => nodeOf(machine, 'battery', 'b');
+export const block = (machine: Machine): NodeName => nodeOf(machine, 'strap', 'a');
 
 /** How the supply is made to carry its current: points closed and the key on, or the module firing as it cranks. */
 export const loaded = (machine: Machine): Pick<Check, 'set' | 'state' | 'cautions'> =>

@@ -36,7 +36,7 @@ export function assemble(fit: Fit, trails: readonly Trail[]): Machine {
     for (const part of trail.parts) {
       if (partById.has(part.id)) throw new RangeError(`Two trails claim the part "${part.id}"`);
       partById.set(part.id, part);
-      trailOf.set(part.id, trail.id);
+      trailOf.set(part.id, ownerOf(part, trail, trails));
     }
   }
   const plain: Omit<Machine, 'settle' | 'unsettled'> = {
@@ -69,3 +69,8 @@ function offersOf(trails: readonly Trail[]): Offers {
 const fireless: Machine['firing'] = () => {
   throw new RangeError('This machine has no spark trail');
 };
+
+/** What trails share belongs to the one that suffers first when it fails. */
+const SUFFERS: readonly TrailId[] = ['crank', 'charge', 'spark'];
+const ownerOf = (part: PartInstance, builtBy: Trail, trails: readonly Trail[]): TrailId =>
+  SUFFERS.find((id) => trails.some((t) => t.id === id && t.stations.some((s) => s.id === part.station))) ?? builtBy.id;

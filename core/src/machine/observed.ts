@@ -28,11 +28,31 @@ export interface Observables {
   degreesOff: { at: undefined; value: number };
   /** Speed of the crankshaft while the starter (or the hand) turns it, rev/min. */
   crankingRpm: { at: undefined; value: number };
+  /** Where what moves by itself comes to stand: relays and plungers, by their part. */
+  positions: { at: undefined; value: Readonly<Record<string, 'in' | 'out'>> };
+  /** What is heard and seen with the key at start, as chances. */
+  cranking: { at: undefined; value: Readonly<Record<CrankWord, number>> };
   /** Chance that it is turned fast enough to speak of "cranks". */
   turns: { at: undefined; value: number };
+  /** Volts at the battery's posts, amperes into it, and the share of its rated volts that the warning lamp has. */
+  busVolts: { at: undefined; value: number };
+  chargeAmps: { at: undefined; value: number };
+  lampGlow: { at: undefined; value: number };
+  /** Amperes that leave the battery with everything off. */
+  drainAmps: { at: undefined; value: number };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
   rpm: { at: undefined; value: number };
 }
+export const CRANK_WORDS = [
+  'turns well',
+  'turns slowly',
+  'clicks once',
+  'chatters',
+  'grinds',
+  'spins free',
+  'nothing',
+] as const;
+export type CrankWord = (typeof CRANK_WORDS)[number];
 export type Observable = keyof Observables;
 export type AtOf<K extends Observable> = Observables[K]['at'];
 export type ValueOf<K extends Observable> = Observables[K]['value'];
@@ -47,5 +67,17 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   degreesOff: () => 0,
   crankingRpm: () => 180,
   turns: () => 1,
+  busVolts: (scene, state) => scene.machine.fit.volts * (state.key === 'run' ? 14.2 / 12 : 12.6 / 12),
+  chargeAmps: (_scene, state) => (state.key === 'run' ? 5 : 0),
+  lampGlow: (_scene, state) => (state.key === 'on' ? 1 : 0),
+  drainAmps: () => 0.005,
+  positions: () => ({}),
+  cranking: (scene, state) => wordShares(scene.see('turns', state)),
   rpm: (scene, state) => (state.key === 'run' ? 1500 : state.key === 'crank' ? scene.see('crankingRpm', state) : 0),
 };
+
+/** Of a starter that nobody has told: it turns as well as its volts allow, or slowly, or clicks. */
+function wordShares(turns: number): Readonly<Record<CrankWord, number>> {
+  const words = Object.fromEntries(CRANK_WORDS.map((w) => [w, 0])) as Record<CrankWord, number>;
+  return { ...words, 'turns well': turns, 'turns slowly': 0.6 * (1 - turns), chatters: 0.4 * (1 - turns) };
+}

@@ -90,6 +90,12 @@ export interface MachineState {
   readonly unplugged?: readonly string[];
   /** Parts that a helper clips in for the check, such as a known-good condenser. */
   readonly clipped?: readonly string[];
+  /** Where what moves by itself stands: a relay, a plunger. What is not said follows from the machine's own volts. */
+  readonly at?: Readonly<Record<string, 'in' | 'out'>>;
+  /** How fast the engine runs; idling unless said. */
+  readonly speed?: 'idle' | 'fast';
+  /** Consumers that stand otherwise than usual: the usual ones are on as it runs and as it cranks. */
+  readonly loads?: 'all' | 'none';
 }
 
 export interface PartKind {

@@ -68,7 +68,8 @@ export class Scene implements Known {
   }
 
   /** The network of a state; `only` leaves one part on the bench, with nothing else connected. */
-  elements(state: MachineState, only?: string): Element[] {
+  elements(given: MachineState, only?: string): Element[] {
+    const state = only === undefined ? this.settledState(given) : given;
     return this.machine.parts.filter((p) => this.connected(state, p, only)).flatMap((p) => this.elementsOf(p, state));
   }
 
@@ -98,8 +99,15 @@ export class Scene implements Known {
     return known;
   }
 
+  /** The state with what moves by itself standing where this machine's own volts bring it. */
+  private settledState(state: MachineState): MachineState {
+    if (state.key !== 'crank' || state.at || !this.machine.offers.positions) return state;
+    return { ...state, at: this.see('positions', state) };
+  }
+
   /** The network of a state made ready: the base's own with the differing parts' elements put in, where there is one. */
-  network(state: MachineState, only?: string): Prepared {
+  network(given: MachineState, only?: string): Prepared {
+    const state = only === undefined ? this.settledState(given) : given;
     this.seen?.noteProbe(only);
     return this.prepared(state, only);
   }
@@ -122,7 +130,8 @@ export class Scene implements Known {
   }
 
   /** Operating point of the machine as it stands. Throws NoSolution where its figures leave none. */
-  solve(state: MachineState): OperatingPoint {
+  solve(given: MachineState): OperatingPoint {
+    const state = this.settledState(given);
     this.seen?.noteState(state);
     const key = keyOf(state);
     let known = this.solutions.get(key);
@@ -131,7 +140,8 @@ export class Scene implements Known {
   }
 
   /** With a probe's own element added, for what loads the circuit or drives it. */
-  solveWith(state: MachineState, probe: readonly Element[], only?: string): OperatingPoint {
+  solveWith(given: MachineState, probe: readonly Element[], only?: string): OperatingPoint {
+    const state = only === undefined ? this.settledState(given) : given;
     const network = this.network(state, only);
     const probed = network.changed(probe) ?? new Prepared([...this.elements(state, only), ...probe]);
     return this.solved(probed, `${keyOf(state)} with a probe`);

@@ -87,6 +87,22 @@ export interface ControlledVoltage {
   controlB: NodeName;
   gain: number;
 }
+/** A direct-current motor that turns a load steadily; see `motorAt`. Torque and speed at the shaft of the load. */
+export interface Motor {
+  type: 'motor';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  ohms: number;
+  /** k at full flux, volts for each radian a second: newton metres for each ampere. */
+  voltsPerRadian: number;
+  /** Current at which a series field has half its flux; 0 for a permanent magnet. */
+  saturationAmps: number;
+  /** Of the load, before it turns at all and while it turns. Newton metres. */
+  stillTorque: number;
+  /** Newton metres for each radian a second. */
+  torquePerRadian: number;
+}
 /** At the operating point an inductor is a short and a capacitor is open. */
 export interface Inductor {
   type: 'inductor';
@@ -163,6 +179,7 @@ export type Element =
   | Switch
   | Diode
   | Filament
+  | Motor
   | Inductor
   | Capacitor
   | ControlledVoltage

@@ -52,10 +52,14 @@ describe('following the tracer', () => {
   it('finds one fault on either side of a twin, which no single fault explains', () => {
     const twin = new Tracer(machine(KINDS['flywheel magneto, two cylinders']), house);
     const both = ['points-1.burnt', 'coil-2.secondary-open'].map((id) => twin.model.faults.find((f) => f.id === id)!);
-    const found = follow(twin, noFire, new HiddenMachine(twin.model, both, seededRandom(4)), { most: 40 });
-    expect(both.map((f) => f.repairId)).toContain(found.named);
+    // One odd reading in some tens misleads: most of them must come out right.
+    const found = [4, 5, 6, 7].map((seed) =>
+      follow(twin, noFire, new HiddenMachine(twin.model, both, seededRandom(seed)), { most: 40 }),
+    );
+    const right = found.filter((f) => both.some((fault) => fault.repairId === f.named));
+    expect(right.length).toBeGreaterThanOrEqual(3);
     const pair = twin
-      .belief(noFire, found.events)
+      .belief(noFire, right[0]!.events)
       .weighed.find((w) => w.faults.length === 2 && both.every((f) => w.faults.includes(f)));
     expect(pair).toBeDefined();
   });

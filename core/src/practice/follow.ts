@@ -1,4 +1,4 @@
-import type { Check, Opening } from '../trails/spark/checks/index.ts';
+import type { Check, Opening } from '../trails/checks.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import { proven, proveOut } from '../proving/proveOut.ts';
 import type { Belief } from '../tracing/belief.ts';

@@ -1,4 +1,4 @@
-import { runsHow, type Check } from '../trails/spark/checks/index.ts';
+import { runsHow, type Check } from '../trails/checks.ts';
 import { INSTRUMENTS, untouched } from '../instruments/index.ts';
 import { Scene } from '../machine/scene.ts';
 import { normal, type Random } from '../random/lcg.ts';

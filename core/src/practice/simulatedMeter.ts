@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import { INSTRUMENTS, untouched } from '../instruments/index.ts';
 import { formatQuantity } from '../quantity/index.ts';
 import { normal, type Random } from '../random/lcg.ts';

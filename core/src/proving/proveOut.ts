@@ -1,4 +1,4 @@
-import { TRY_IT, type Check } from '../trails/spark/checks/index.ts';
+import { TRY_IT, type Check } from '../trails/checks.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import { tell } from '../tracing/events.ts';
 import { passes } from '../tracing/ruler.ts';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TRAIL_NAMES } from './symptoms.ts';
 
 export const INSTRUMENT_IDS = [
   'voltmeter',
@@ -9,6 +10,8 @@ export const INSTRUMENT_IDS = [
   'feeler gauge',
   'capacitance meter',
   'peak adapter',
+  'clamp meter',
+  'tachometer',
   'scan reader',
   'eyes',
 ] as const;
@@ -28,6 +31,8 @@ export const houseSchema = z
         'spark tester',
         'feeler gauge',
         'peak adapter',
+        'clamp meter',
+        'tachometer',
         'scan reader',
         'eyes',
       ]),
@@ -37,6 +42,8 @@ export const houseSchema = z
     policy: z.enum(['cheapest information', 'walk in order', 'halve']).default('cheapest information'),
     /** From this price on a part is dear and is called guilty by two checks; a tenth of the machine's worth when null. */
     dearFrom: z.number().min(0).max(1e6).nullable().default(null),
+    /** How often each trail lets an engine down here, against the others, where it is not what is usual. */
+    trails: z.partialRecord(z.enum(TRAIL_NAMES), z.number().min(0).max(100)).default({}),
     /** Own minutes and money for a repair, keyed `part.repair`. */
     repairs: z.record(z.string(), z.object({ minutes: z.number().min(0), money: z.number().min(0) })).default({}),
   })

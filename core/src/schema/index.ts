@@ -1,4 +1,5 @@
 export * from './fitOut.ts';
+export * from './symptoms.ts';
 export * from './fit.ts';
 export * from './machine.ts';
 export * from './upgrade.ts';

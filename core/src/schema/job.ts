@@ -1,9 +1,12 @@
 import { z } from 'zod';
 import { STAGES } from './stages.ts';
+import { SYMPTOMS } from './symptoms.ts';
 
 export const complaintSchema = z
   .object({
-    symptom: z.enum(['no-fire', 'dies', 'misses', 'hard-start']),
+    symptom: z.enum(SYMPTOMS),
+    /** Where it does two things: it turns slowly, and its lamp stays on. */
+    also: z.enum(SYMPTOMS).optional(),
     pattern: z.enum(['constant', 'hot', 'damp', 'now-and-then']),
     words: z.string().max(2000).default(''),
     since: z.string().max(200).default(''),

@@ -15,14 +15,11 @@ const OPTIONS = ['ballast', 'fused', 'trigger', 'module', 'coils', 'suppressor',
 /** The same fit-out as version 2 says it. */
 export function upgradeFitOut<F extends object>(one: F): unknown {
   if (!('layout' in one) || 'trails' in one) return one;
-  const { layout, ...rest } = one as unknown as Record<string, unknown> & { layout: unknown };
-  const options: Record<string, unknown> = {};
-  for (const key of OPTIONS)
-    if (key in rest) {
-      options[key] = rest[key];
-      delete rest[key];
-    }
-  return { ...rest, trails: [{ trail: 'spark', kind: layout, options }] };
+  const { layout, ...rest } = one as Record<string, unknown> & { layout: unknown };
+  const own = (key: string) => OPTIONS.some((o) => o === key);
+  const options = Object.fromEntries(Object.entries(rest).filter(([key]) => own(key)));
+  const whole = Object.fromEntries(Object.entries(rest).filter(([key]) => !own(key)));
+  return { ...whole, trails: [{ trail: 'spark', kind: layout, options }] };
 }
 
 /** A machine as it was stored or written by version 1, or by this one: as this one says it. */

@@ -1,11 +1,12 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import type { MachineParams } from '../machine/known.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
-import { complaintLikelihood } from '../engine/complaint.ts';
+import type { TrailName } from '../schema/symptoms.ts';
+import { complaintElsewhere, complaintKey, complaintLikelihood } from '../engine/complaint.ts';
 import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
-import { pairOf, SHARES, singles, SOUND_ID, weightOf, type Hypothesis } from './hypotheses.ts';
+import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './hypotheses.ts';
 import { likelihood, unclaimed } from './likelihood.ts';
 import type { Model, ModelFault } from './model.ts';
 import { shows } from './presence.ts';
@@ -16,6 +17,8 @@ export interface Weighed {
   readonly faults: readonly ModelFault[];
   /** Faults that no repair has put right yet. */
   readonly remaining: readonly ModelFault[];
+  /** The trail that it lies on, where that one has not been told. */
+  readonly elsewhere: TrailName | undefined;
   readonly mass: number;
   /** Weight of each step of severity within the hypothesis, sum 1. */
   readonly strata: Float64Array;
@@ -73,7 +76,7 @@ export class Weigher {
   }
 
   private complaintOf(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
-    return this.ensemble(faults).figures(complaint.symptom, (scene) => complaintLikelihood(scene, complaint));
+    return this.ensemble(faults).figures(complaintKey(complaint), (scene) => complaintLikelihood(scene, complaint));
   }
 
   /** p(complaint | these faults), over the members. */
@@ -110,10 +113,9 @@ export class Weigher {
   }
 
   private weigh(h: Hypothesis, story: Story, complaint: Complaint) {
-    // A sound trail says nothing against the complaint: the trouble is then on another trail.
-    const logs = h.faults.length
-      ? strataLogs(this.ensemble(h.faults), this.complaintOf(h.faults, complaint))
-      : new Float64Array(STRATA).fill(Math.log(OTHER_TRAIL));
+    const logs = h.elsewhere
+      ? new Float64Array(STRATA).fill(Math.log(complaintElsewhere(complaint, h.elsewhere)))
+      : strataLogs(this.ensemble(h.faults), this.complaintOf(h.faults, complaint));
     for (const placed of story.readings) {
       const check = this.checks.get(placed.reading.checkId);
       if (!check) continue;
@@ -131,7 +133,7 @@ export class Weigher {
 
   weighAll(complaint: Complaint, events: readonly JobEvent[]): Belief {
     const story = tell(events);
-    const first: Hypothesis[] = [{ id: SOUND_ID, faults: [], prior: SHARES.sound }, ...singles(this.model, complaint)];
+    const first: Hypothesis[] = [...elsewhere(this.model), ...singles(this.model, complaint)];
     const weighed = first.map((h) => this.weigh(h, story, complaint));
     const single = weighed.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
     const carried = this.carried(single, story);
@@ -147,6 +149,7 @@ export class Weigher {
         id: w.h.id,
         faults: w.h.faults,
         remaining: w.h.faults.filter((f) => !story.repaired.has(f.repairId)),
+        elsewhere: w.h.elsewhere,
         mass: Math.exp(w.log - top) / total,
         strata: w.strata,
       })),
@@ -164,11 +167,9 @@ export class Weigher {
       return check ? [{ placed, check }] : [];
     });
     const { faults } = this.model;
-    const total = faults.reduce((sum, f) => sum + weightOf(f, complaint), 0);
-    const share = Math.log(SHARES.pairs * 2) / 2;
     const alone = (fault: ModelFault): Alone => ({
       fault,
-      logPrior: share + Math.log(weightOf(fault, complaint) / total),
+      logPrior: pairLog(this.model, complaint, fault),
       says: Float64Array.from([
         Math.log(this.complaintShare([fault], complaint)),
         ...asked.map(({ placed, check }) =>
@@ -198,7 +199,7 @@ export class Weigher {
   }
 
   private outsideLog(story: Story): number {
-    let log = Math.log(SHARES.outside) + Math.log(OTHER_TRAIL);
+    let log = Math.log(SHARES.outside) + Math.log(UNKNOWN_EXPLAINS);
     for (const { reading } of story.readings) {
       const check = this.checks.get(reading.checkId);
       if (check) log += Math.log(unclaimed(check, reading.value));
@@ -207,8 +208,8 @@ export class Weigher {
   }
 }
 
-/** p(complaint) when the trail is sound: fuel, air, compression or timing then explain it. */
-const OTHER_TRAIL = 0.25;
+/** p(complaint) from something that no trail knows. */
+const UNKNOWN_EXPLAINS = 0.25;
 
 /** Mean over the members that speak for each step, as logarithms. */
 function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {

@@ -3,7 +3,7 @@ import { AGE_WEIGHT, causesOf, names, type CauseSpec } from '../trails/spark/cau
 import { tell } from './events.ts';
 import type { ModelFault } from './model.ts';
 import type { Tracer } from './trace.ts';
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 
 export interface JudgedCause {
   readonly spec: CauseSpec;

@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import { fromRuler, INSTRUMENTS, untouched } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 import type { Weigher } from './belief.ts';

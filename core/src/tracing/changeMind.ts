@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import type { Cells, CellReading } from './cells.ts';
 import { outcomeTable, type Counted, type RankedCheck } from './nextCheck.ts';
 

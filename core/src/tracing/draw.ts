@@ -1,5 +1,5 @@
 import type { MachineParams } from '../machine/known.ts';
-import type { Band, PartParams } from '../trails/spark/parts/index.ts';
+import type { Band, PartParams } from '../machine/part.ts';
 import type { Random } from '../random/lcg.ts';
 import type { Model, ModelFault } from './model.ts';
 

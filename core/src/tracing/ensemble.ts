@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import { INSTRUMENTS, type Outcome } from '../instruments/index.ts';
 import type { Footprint } from '../machine/footprint.ts';
 import { Scene } from '../machine/scene.ts';

@@ -1,43 +1,70 @@
 import type { Complaint } from '../schema/job.ts';
+import { TRAIL_NAMES, type TrailName } from '../schema/symptoms.ts';
 import type { Model, ModelFault } from './model.ts';
 import { patternWeight } from './presence.ts';
 
-/** One account of what is wrong: nothing on this trail, one fault, two at once. */
+/** One account of what is wrong: something on a trail that nobody has told, one fault, two at once. */
 export interface Hypothesis {
   readonly id: string;
   readonly faults: readonly ModelFault[];
   readonly prior: number;
+  /** The trail that it lies on, where that one has not been told. */
+  readonly elsewhere?: TrailName;
 }
 
 /** Shares of the whole before any reading. */
 export const SHARES = {
   /** Two faults at once. */
   pairs: 0.06,
-  /** The trail is sound and the trouble is on another. */
-  sound: 0.05,
   /** Something this model does not know. */
   outside: 0.01,
 } as const;
+const REST = 1 - SHARES.pairs - SHARES.outside;
 
-export const SOUND_ID = 'sound';
-export const OUTSIDE_ID = 'outside';
-
-export const weightOf = (fault: ModelFault, complaint: Complaint) => fault.weight * patternWeight(complaint, fault);
+/**
+ * Share of each fault among all that can be wrong with this machine, for a pattern of complaint: its share of its own
+ * trail, times that trail's of engines.
+ */
+export function faultPriors(model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> {
+  let known = model.priors.get(complaint.pattern);
+  if (!known) {
+    const raw = (f: ModelFault) => f.weight * patternWeight(complaint, f);
+    const totals = new Map<TrailName, number>();
+    for (const f of model.faults) totals.set(f.trail, (totals.get(f.trail) ?? 0) + raw(f));
+    known = new Map(model.faults.map((f) => [f, (model.trailShares[f.trail] * raw(f)) / totals.get(f.trail)!]));
+    model.priors.set(complaint.pattern, known);
+  }
+  return known;
+}
 
 export function singles(model: Model, complaint: Complaint): Hypothesis[] {
-  const total = model.faults.reduce((sum, f) => sum + weightOf(f, complaint), 0);
-  const share = 1 - SHARES.pairs - SHARES.sound - SHARES.outside;
-  return model.faults.map((f) => ({ id: f.id, faults: [f], prior: (share * weightOf(f, complaint)) / total }));
+  const priors = faultPriors(model, complaint);
+  return model.faults.map((f) => ({ id: f.id, faults: [f], prior: REST * priors.get(f)! }));
+}
+
+/** Trails that nobody has told, each as one account. */
+export function elsewhere(model: Model): Hypothesis[] {
+  const told = new Set<string>(model.machine.trails.map((t) => t.id));
+  return TRAIL_NAMES.filter((t) => !told.has(t)).map((trail) => ({
+    id: `elsewhere: ${trail}`,
+    faults: [],
+    elsewhere: trail,
+    prior: REST * model.trailShares[trail],
+  }));
 }
 
 /** The pair of two faults, whichever is named first. */
 export function pairOf(model: Model, complaint: Complaint, a: ModelFault, b: ModelFault): Hypothesis {
   const [x, y] = a.id < b.id ? [a, b] : [b, a];
-  return { id: `${x.id}+${y.id}`, faults: [x, y], prior: pairPrior(model, complaint)(x, y) };
+  return {
+    id: `${x.id}+${y.id}`,
+    faults: [x, y],
+    prior: Math.exp(pairLog(model, complaint, x) + pairLog(model, complaint, y)),
+  };
 }
 
-/** Share of a pair before any reading. */
-export function pairPrior(model: Model, complaint: Complaint): (a: ModelFault, b: ModelFault) => number {
-  const total = model.faults.reduce((sum, f) => sum + weightOf(f, complaint), 0);
-  return (a, b) => (SHARES.pairs * 2 * weightOf(a, complaint) * weightOf(b, complaint)) / total ** 2;
+/** What one fault brings to the prior of a pair, a natural logarithm: pairs are a share of what is told of the machine. */
+export function pairLog(model: Model, complaint: Complaint, fault: ModelFault): number {
+  const told = model.machine.trails.reduce((sum, t) => sum + model.trailShares[t.id], 0);
+  return Math.log(faultPriors(model, complaint).get(fault)!) + Math.log((SHARES.pairs * 2) / told) / 2;
 }

@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import { INSTRUMENTS, toRuler, untouched } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';

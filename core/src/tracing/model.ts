@@ -1,4 +1,4 @@
-import { checksOf, type Check } from '../trails/spark/checks/index.ts';
+import { checksOf, type Check } from '../trails/checks.ts';
 import { buildMachine } from '../trails/index.ts';
 import { type Machine } from '../machine/machine.ts';
 import {
@@ -8,8 +8,12 @@ import {
   type PartInstance,
   type PlateSpec,
   type RepairSpec,
-} from '../trails/spark/parts/index.ts';
+} from '../machine/part.ts';
 import type { Fit } from '../schema/fit.ts';
+import { trailShares } from '../engine/trailShares.ts';
+import type { TrailId } from '../schema/fitOut.ts';
+import type { Complaint } from '../schema/job.ts';
+import type { TrailName } from '../schema/symptoms.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody, PlateValue } from '../schema/machine.ts';
 
@@ -20,6 +24,7 @@ export interface ModelFault {
   readonly mode: FaultMode;
   readonly weight: number;
   readonly repairId: string;
+  readonly trail: TrailId;
 }
 
 export interface ModelRepair extends RepairSpec {
@@ -47,6 +52,10 @@ export interface Model {
   readonly faults: readonly ModelFault[];
   readonly repairs: ReadonlyMap<string, ModelRepair>;
   readonly checks: readonly Check[];
+  /** How often each trail lets an engine down, told here or not; sum 1. */
+  readonly trailShares: Readonly<Record<TrailName, number>>;
+  /** Of faults, by the pattern of the complaint; made when asked. */
+  readonly priors: Map<Complaint['pattern'], ReadonlyMap<ModelFault, number>>;
 }
 
 /**
@@ -109,8 +118,17 @@ export function buildModel(machine: MachineBody, house: House): Model {
         mode,
         weight: mode.weight * (part.weight ?? 1),
         repairId: `${part.id}.${mode.repair}`,
+        trail: built.trailOf.get(part.id)!,
       })),
   );
   const owned = new Set<string>(house.owns);
-  return { machine: built, plates, faults, repairs, checks: checksOf(built).filter((c) => owned.has(c.instrument)) };
+  return {
+    machine: built,
+    plates,
+    faults,
+    repairs,
+    checks: checksOf(built).filter((c) => owned.has(c.instrument)),
+    trailShares: trailShares(house),
+    priors: new Map(),
+  };
 }

@@ -1,4 +1,4 @@
-import { OPENING_MINUTES, type Check, type Opening } from '../trails/spark/checks/index.ts';
+import { OPENING_MINUTES, type Check, type Opening } from '../trails/checks.ts';
 import type { Complaint, Conditions } from '../schema/job.ts';
 import type { Belief, Weigher, Weighed } from './belief.ts';
 import type { Cells } from './cells.ts';

@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import type { Belief } from './belief.ts';
 import type { Model } from './model.ts';
 import type { RankedCheck } from './nextCheck.ts';

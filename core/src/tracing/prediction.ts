@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import { INSTRUMENTS, toRuler, type Outcome } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 

@@ -97,14 +97,19 @@ describe('a machine that cannot be computed', () => {
 describe('machines that were asked about', () => {
   it('the least lately used is forgotten first', () => {
     const cache = new TracerCache(2);
-    const of = (worth: number) => cache.for({ ...machine(), worth }, house);
-    const [one, two] = [of(1), of(2)];
-    expect(of(1)).toBe(one);
-    of(3);
+    const of = (ratio: number) => cache.for(machine({ compressionRatio: ratio }), house).weigher;
+    const [one, two] = [of(7), of(8)];
+    expect(of(7)).toBe(one);
+    of(9);
     expect(cache.size).toBe(2);
-    expect(of(1)).toBe(one);
-    expect(of(2)).not.toBe(two);
+    expect(of(7)).toBe(one);
+    expect(of(8)).not.toBe(two);
     cache.dropOldest();
     expect(cache.size).toBe(1);
+  });
+  it('what is simulated does not ask the worth of the machine, nor the shop’s rates', () => {
+    const cache = new TracerCache(2);
+    const { weigher } = cache.for(machine(), house);
+    expect(cache.for({ ...machine(), worth: 9 }, { ...house, ratePerHour: 90, sureness: 0.9 }).weigher).toBe(weigher);
   });
 });

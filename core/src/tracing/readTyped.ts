@@ -1,4 +1,4 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import { INSTRUMENTS } from '../instruments/index.ts';
 import { parseQuantity, type ParseFailure } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';

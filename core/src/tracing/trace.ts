@@ -4,7 +4,7 @@ import type { MachineBody } from '../schema/machine.ts';
 import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
-import { TRY_IT, type Check } from '../trails/spark/checks/index.ts';
+import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
@@ -16,11 +16,12 @@ import {
   rankSuspects,
   stationStates,
   strayReadings,
+  trailBelief,
   type StationState,
   type Stray,
   type Suspect,
 } from './suspects.ts';
-import { judge, repairShares, type Verdict } from './verdict.ts';
+import { judge, repairShares, type TrailShare, type Verdict } from './verdict.ts';
 
 export interface Trace {
   readonly suspects: readonly Suspect[];
@@ -31,6 +32,8 @@ export interface Trace {
   /** Belief that nothing on this trail is wrong (any more). */
   readonly sound: number;
   readonly outside: number;
+  /** Belief by trail, told or not. */
+  readonly trails: readonly TrailShare[];
   /** Readings that fit nothing well, most at odds first. */
   readonly atOdds: readonly Stray[];
   readonly opened: readonly string[];
@@ -59,8 +62,8 @@ export class Simulation {
     this.cells = new Cells(this.weigher);
   }
   /** Machines and house rules with the same one share what is simulated. */
-  static keyOf = ({ fitOut, plates }: MachineBody, { owns, repairs }: House): string =>
-    JSON.stringify([fitOut, plates, owns, repairs]);
+  static keyOf = ({ fitOut, plates }: MachineBody, { owns, repairs, trails }: House): string =>
+    JSON.stringify([fitOut, plates, owns, repairs, trails]);
 }
 
 /** One machine, ready to be traced: predictions are made once and kept. Same input, same answer. */
@@ -196,6 +199,7 @@ export class Tracer {
       ranked,
       sound: belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0),
       outside: belief.outside,
+      trails: trailBelief(belief),
       atOdds,
       opened: [...opened(belief, this.weigher)],
     };

@@ -1,5 +1,6 @@
-import type { Check } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
 import type { House } from '../schema/house.ts';
+import type { TrailName } from '../schema/symptoms.ts';
 import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
 import type { outcomeTable, RankedCheck } from './nextCheck.ts';
@@ -12,13 +13,18 @@ export interface RepairShare {
   readonly cost: number;
 }
 
+export interface TrailShare {
+  readonly trail: TrailName;
+  readonly share: number;
+}
+
 export type Verdict =
   | { kind: 'check' }
   | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' }
   /** Guilty by one check only, and dear: a second one first. `loss` is what is thrown away if it is not the part. */
   | { kind: 'second check'; repair: ModelRepair; share: number; check: Check; loss: number }
-  /** Nothing wrong is left on this trail: mended, or never its fault. */
-  | { kind: 'sound'; share: number }
+  /** Nothing wrong is left on the trails that are told: mended, or never their fault; then the others, likeliest first. */
+  | { kind: 'sound'; share: number; elsewhere: readonly TrailShare[] }
   | { kind: 'outside'; share: number }
   | { kind: 'nothing left to check' };
 
@@ -45,6 +51,12 @@ export function repairShares(model: Model, belief: Belief, house: House): Repair
     })
     .sort((a, b) => b.share - a.share);
 }
+
+/** Belief in each trail that nobody has told, likeliest first. */
+export const elsewhereShares = (belief: Belief): TrailShare[] =>
+  belief.weighed
+    .flatMap((w) => (w.elsewhere ? [{ trail: w.elsewhere, share: w.mass }] : []))
+    .sort((a, b) => b.share - a.share);
 
 const soundShare = (belief: Belief) => belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0);
 
@@ -91,7 +103,8 @@ export function judge(
   if (belief.outside > OUTSIDE_FROM) return { kind: 'outside', share: belief.outside };
   // After a repair the prove-out asks for itself what must still pass.
   const strictness = belief.story.fixes.length > 0 ? 1 : SOUND_STRICTER;
-  if (sound >= 1 - (1 - house.sureness) * strictness) return { kind: 'sound', share: sound };
+  if (sound >= 1 - (1 - house.sureness) * strictness)
+    return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
   if (best && best.share >= house.sureness) return { kind: 'fix', repair: best.repair, share: best.share, why: 'sure' };
   const useful = ranked.filter((r) => r.bits > 0.001);
   if (useful.length === 0) {

@@ -35,7 +35,9 @@ function nextLine(trace: TraceView, stage: JobBody['stage'], events: readonly Jo
     case 'second check':
       return verdict.check.label;
     case 'sound':
-      return events.some((e) => e.type === 'fix') ? 'Prove it' : 'Spark is sound: look to fuel, air, timing';
+      return events.some((e) => e.type === 'fix')
+        ? 'Prove it'
+        : `Look elsewhere: ${verdict.elsewhere[0]?.trail ?? 'not told'}`;
     case 'wait':
       return 'Wait until it fails again';
     case 'outside':
@@ -45,11 +47,18 @@ function nextLine(trace: TraceView, stage: JobBody['stage'], events: readonly Jo
   }
 }
 
+/** Of the trail that is suspected most among those told. */
+function openStations(tracer: Tracer, { trails }: TraceView): readonly Station[] {
+  const told = tracer.model.machine.trails;
+  const most = trails.flatMap((s) => told.find((t) => t.id === s.trail) ?? [])[0] ?? told[0]!;
+  return most.stations;
+}
+
 export function baySummary(tracer: Tracer, job: JobBody, events: readonly JobEvent[]): BaySummary {
   const trace = traceView(tracer, job.complaint, events, nowOf(job, events));
   const [first] = trace.suspects;
   return {
-    stations: tracer.model.machine.stations.map(({ id, label }) => ({ id, label })),
+    stations: openStations(tracer, trace).map(({ id, label }) => ({ id, label })),
     states: trace.stations,
     lost: first && first.share > LEADS_FROM ? { part: first.part, how: first.how, share: first.share } : null,
     next: nextLine(trace, job.stage, events),

@@ -1,6 +1,6 @@
 import { filamentOhms, solveOperatingPoint, writeNetlist, type Element } from '../network/index.ts';
 import { Scene } from '../machine/scene.ts';
-import type { MachineState } from '../trails/spark/parts/index.ts';
+import type { MachineState } from '../machine/part.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model } from '../tracing/model.ts';
 

@@ -22,12 +22,19 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
   return {
     unsolved: wrong.map((plate) => ({ figure: plate.id, words: unsolvedWords(plate) })),
     stations: model.machine.stations,
+    trails: model.machine.trails.map((t) => ({ id: t.id, kind: t.kind, stations: t.stations.map((s) => s.id) })),
     plates: platesView(model),
     repairs: repairsView(model),
     checks: wrong.length
       ? []
       : model.checks.map((check) => ({ check: checkView(check), well: ruler(weigher, check, []).well })),
-    faults: model.faults.map((f) => ({ id: f.id, part: f.part.label, how: f.mode.label, repairId: f.repairId })),
+    faults: model.faults.map((f) => ({
+      id: f.id,
+      part: f.part.label,
+      how: f.mode.label,
+      repairId: f.repairId,
+      trail: f.trail,
+    })),
   };
 }
 export type ModelView = ReturnType<typeof modelView>;

@@ -1,4 +1,4 @@
-import { CRANKING } from '../trails/spark/checks/index.ts';
+import { CRANKING } from '../trails/checks.ts';
 import { triggerPeak } from '../trails/spark/generated.ts';
 import { type Scene } from '../machine/scene.ts';
 import type { Element } from '../network/index.ts';

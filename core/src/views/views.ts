@@ -1,9 +1,10 @@
-import type { Check } from '../trails/spark/checks/index.ts';
-import { OPENING_MINUTES, type CautionId, type Opening } from '../trails/spark/checks/index.ts';
+import type { Check } from '../trails/checks.ts';
+import { OPENING_MINUTES, type CautionId, type Opening } from '../trails/checks.ts';
 import { INSTRUMENTS, type InstrumentId } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import { proveOut, proven, type Proof } from '../proving/proveOut.ts';
 import type { Complaint, Conditions, JobEvent, Setting } from '../schema/job.ts';
+import type { TrailName } from '../schema/symptoms.ts';
 import type { PlateValue } from '../schema/machine.ts';
 import { settingsOf } from '../setup/settings.ts';
 import type { Causes } from '../tracing/causes.ts';
@@ -59,6 +60,7 @@ export interface SuspectView {
   part: string;
   how: string;
   station: string;
+  trail: TrailName;
   share: number;
   cost: number;
   repair: RepairView;
@@ -76,6 +78,7 @@ export interface TraceView {
   stations: readonly StationState[];
   sound: number;
   outside: number;
+  trails: Trace['trails'];
   atOdds: readonly { readingId: string; chance: number }[];
   opened: readonly string[];
   mindChangers: readonly (Omit<MindChanger, 'check'> & { check: CheckView })[];
@@ -148,6 +151,7 @@ export function traceView(
       part: s.fault.part.label,
       how: s.fault.mode.label,
       station: s.fault.part.station,
+      trail: s.fault.trail,
       share: s.share,
       cost: s.cost,
       repair: repairView(s.repair),
@@ -156,6 +160,7 @@ export function traceView(
     stations: found.stations,
     sound: found.sound,
     outside: found.outside,
+    trails: found.trails,
     atOdds: found.atOdds,
     opened: found.opened,
     failed: events.flatMap((e) => {

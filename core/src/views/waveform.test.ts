@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { house, machine } from '../__tests__/machines.ts';
 import { KINDS } from '../__tests__/kinds.ts';
-import { CRANKING } from '../trails/spark/checks/index.ts';
+import { CRANKING } from '../trails/checks.ts';
 import { Scene } from '../machine/scene.ts';
 import { triggerPeakVolts } from '../trails/spark/generated.ts';
 import type { FitOutOne } from '../schema/upgrade.ts';

@@ -1,4 +1,4 @@
-import { CRANKING } from '../trails/spark/checks/index.ts';
+import { CRANKING } from '../trails/checks.ts';
 import { solveTransient, type Transient } from '../network/index.ts';
 import { Scene } from '../machine/scene.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';

@@ -17,5 +17,13 @@ export const CAUTIONS: Readonly<Record<CautionId, string>> = {
     'A power pack gives hundreds of volts and keeps them: never hold its wires while cranking, short its store through a resistor before touching, one hand away.',
   'flywheel puller':
     'Draw a flywheel with its own puller, never hammer the crank’s end; eyes covered. Torque and key anew, or it shears again and the flywheel can come off.',
+  'jumping the starter':
+    'Fed past key, neutral and clutch switch the engine turns whatever gear it is in: out of gear, wheels chocked, propeller and belts clear, a fused lead, never two spanners.',
+  'turning a locked engine':
+    'Water or fuel in a cylinder does not compress: take every plug out before it is turned again, keep clear of the holes, never force it with the starter.',
+  'full field':
+    'Full field drives the volts up at once: lamps and radio off, a few seconds only, low revs, never with the battery off.',
+  'charging battery':
+    'A battery that is charged gives off explosive gas and acid mist: no spark, open air, goggles. One that boils is disconnected, not topped up running.',
   'hot coil': 'Coil, ballast and plugs may be hot enough to burn.',
 };

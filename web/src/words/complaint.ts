@@ -5,6 +5,16 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'dies', label: 'Fires and dies', help: 'Runs for a while, then stops as if switched off.' },
   { value: 'misses', label: 'Misses', help: 'Runs, but not on every cylinder.' },
   { value: 'hard-start', label: 'Hard to start', help: 'Catches late or unwillingly.' },
+  { value: 'crank-nothing', label: 'Key to start: nothing', help: 'Not even a click.' },
+  { value: 'crank-click', label: 'Clicks once', help: 'One click, and it does not turn.' },
+  { value: 'crank-chatter', label: 'Chatters', help: 'Click upon click.' },
+  { value: 'crank-grinds', label: 'Grinds', help: 'Teeth are heard.' },
+  { value: 'crank-slow', label: 'Turns slowly', help: 'It turns, as if it were tired.' },
+  { value: 'crank-free', label: 'Spins free', help: 'The starter whirrs, the engine stands.' },
+  { value: 'no-charge', label: 'Does not charge', help: 'The battery is not filled as it runs.' },
+  { value: 'overcharge', label: 'Charges too much', help: 'The battery boils, lamps blow.' },
+  { value: 'lamp-wrong', label: 'Its lamp says wrong', help: 'On when it should be out, or the other way.' },
+  { value: 'flat-overnight', label: 'Flat overnight', help: 'Left well, found flat.' },
 ];
 export const PATTERNS: readonly { value: Complaint['pattern']; label: string; help: string }[] = [
   { value: 'constant', label: 'All the time', help: 'It does it now.' },
@@ -17,9 +27,11 @@ const labelOf = <V extends string>(list: readonly { value: V; label: string }[],
 
 /** "Cranks, will not fire, when hot". */
 export const complaintWords = (c: Complaint): string =>
-  c.pattern === 'constant'
-    ? labelOf(SYMPTOMS, c.symptom)
-    : `${labelOf(SYMPTOMS, c.symptom)}, ${labelOf(PATTERNS, c.pattern).toLowerCase()}`;
+  [
+    labelOf(SYMPTOMS, c.symptom),
+    ...(c.also ? [labelOf(SYMPTOMS, c.also).toLowerCase()] : []),
+    ...(c.pattern === 'constant' ? [] : [labelOf(PATTERNS, c.pattern).toLowerCase()]),
+  ].join(', ');
 
 export const STAGE_LABELS: Readonly<Record<Stage, string>> = {
   complaint: 'Complaint',

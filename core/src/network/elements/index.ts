@@ -5,6 +5,7 @@ import { diode } from './diode.ts';
 import { filament } from './filament.ts';
 import { gasOrifice } from './gasOrifice.ts';
 import { gasSpace } from './gasSpace.ts';
+import { motor } from './motor.ts';
 import { orifice } from './orifice.ts';
 import { capacitor, inductor } from './reactive.ts';
 import { resistor } from './resistor.ts';
@@ -19,6 +20,7 @@ const MODELS = {
   switch: switchModel,
   diode,
   filament,
+  motor,
   inductor,
   capacitor,
   controlled: controlledVoltage,
@@ -34,3 +36,4 @@ export function modelOf<E extends Element>(element: E): ElementModel<E> {
   return MODELS[element.type] as unknown as ElementModel<E>;
 }
 export { filamentOhms } from './filament.ts';
+export { motorAt } from './motor.ts';

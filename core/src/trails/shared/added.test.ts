@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { passesWith } from '../../__tests__/alarm.ts';
 import { house, machine } from '../../__tests__/machines.ts';
-import { CRANKING, KEY_ON_CLOSED } from '../spark/checks/index.ts';
+import { CRANKING, KEY_ON_CLOSED } from '../checks.ts';
 import { solveTransient } from '../../network/index.ts';
 import { ADDED_PLACES } from '../../schema/fitOut.ts';
 import { storedMachineSchema, type FitOutOne } from '../../schema/upgrade.ts';

@@ -29,6 +29,7 @@ export const batteryParts = (site: Site): readonly PartInstance[] =>
       station: 'battery',
       kind: PARTS.battery,
       nodes: { a: 'post', b: site.earthPost },
+      ...(site.fit.crank || site.fit.charge ? {} : { fails: ['flat', 'tired'] }),
     },
     {
       id: 'live-clamp',

@@ -1,6 +1,6 @@
 import type { Complaint } from '@pondu/core';
 import { Choice } from '../../ui/Choice.tsx';
-import { TextArea, TextField } from '../../ui/Field.tsx';
+import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
 import { PATTERNS, SYMPTOMS } from '../../words/complaint.ts';
 
 export type ComplaintDraft = Omit<Complaint, 'symptom' | 'pattern'> & {
@@ -8,6 +8,12 @@ export type ComplaintDraft = Omit<Complaint, 'symptom' | 'pattern'> & {
   pattern: Complaint['pattern'] | '';
 };
 export const emptyComplaint: ComplaintDraft = { symptom: '', pattern: '', words: '', since: '', before: '' };
+
+const NOTHING = 'nothing';
+type Also = NonNullable<Complaint['also']>;
+function withAlso({ also: _also, ...rest }: ComplaintDraft, chosen: string): ComplaintDraft {
+  return chosen === NOTHING ? rest : { ...rest, also: chosen as Also };
+}
 
 /** What it does and when, in the trade's terms and in the owner's words. */
 export function ComplaintFields({
@@ -25,12 +31,20 @@ export function ComplaintFields({
       <div>
         <Choice
           label="What it does"
-          columns="sm:grid-cols-2"
+          columns="grid-cols-2 lg:grid-cols-3"
           value={value.symptom}
           options={SYMPTOMS}
           onChange={(symptom) => set({ symptom })}
         />
         {errors['symptom'] && <FieldNote text={errors['symptom']} />}
+      </div>
+      <div className="max-w-sm">
+        <SelectField
+          label="And also"
+          value={value.also ?? NOTHING}
+          options={[{ value: NOTHING, label: 'nothing else' }, ...SYMPTOMS.filter((s) => s.value !== value.symptom)]}
+          onChange={(also) => onChange(withAlso(value, also))}
+        />
       </div>
       <div>
         <Choice

@@ -1,4 +1,6 @@
 import type { CheckView, House, JobEvent, SuspectView, TraceView } from '@pondu/core';
+import { Fragment } from 'react';
+import { TRAIL_LABELS } from '../../words/trails.ts';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { bearing, cellWords, minutesWords, moneyWords, percent, shareWords } from '../../words/belief.ts';
 
@@ -22,6 +24,8 @@ export function Suspects({
   const labelOf = (checkId: string) => checks.find((c) => c.check.id === checkId)?.check.label ?? checkId;
   const old = (s: { faultId: string }) => before && (before.suspects.find((b) => b.faultId === s.faultId)?.share ?? 0);
   const fixed = events.some((e) => e.type === 'fix');
+  const several = new Set(trace.suspects.slice(0, SHOWN).map((s) => s.trail)).size > 1;
+  const told = new Set<string>(trace.suspects.map((s) => s.trail));
   return (
     <section aria-label="Suspects" className="card content-start p-3">
       <div className="flex items-baseline justify-between">
@@ -30,13 +34,31 @@ export function Suspects({
       </div>
       <ol aria-live="polite" className="mt-1 grid gap-2.5">
         {trace.suspects.slice(0, SHOWN).map((s, i) => (
-          <Suspect key={s.faultId} suspect={s} before={old(s)} first={i === 0} house={house} labelOf={labelOf} />
+          <Suspect
+            key={s.faultId}
+            suspect={s}
+            before={old(s)}
+            first={i === 0}
+            house={house}
+            labelOf={labelOf}
+            several={several}
+          />
         ))}
       </ol>
       <MindChangers trace={trace} />
       <dl className="mt-3 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 border-t border-rule pt-2 text-[14px]">
-        <dt>{fixed ? 'Nothing wrong is left on this trail' : 'This trail is sound, the trouble is elsewhere'}</dt>
+        <dt>{fixed ? 'Nothing wrong is left here' : 'All that is told is sound, the trouble is elsewhere'}</dt>
         <dd className="font-semibold">{percent(trace.sound)}</dd>
+        {!fixed &&
+          trace.trails
+            .filter((t) => !told.has(t.trail) && t.share >= 0.02)
+            .slice(0, 3)
+            .map((t) => (
+              <Fragment key={t.trail}>
+                <dt className="pl-4 text-soft">{TRAIL_LABELS[t.trail].toLowerCase()}</dt>
+                <dd className="text-soft">{percent(t.share)}</dd>
+              </Fragment>
+            ))}
         <dt>Something this model does not know</dt>
         <dd className="font-semibold">{percent(trace.outside)}</dd>
       </dl>
@@ -50,19 +72,23 @@ function Suspect({
   first,
   house,
   labelOf,
+  several,
 }: {
   suspect: SuspectView;
   before: number | undefined;
   first: boolean;
   house: House;
   labelOf: (checkId: string) => string;
+  /** Whether suspects of more than one trail are listed. */
+  several: boolean;
 }) {
   const words = `${shareWords(s.share)} · ${s.repair.label.toLowerCase()}, ${minutesWords(s.repair.minutes)}, ${moneyWords(s.cost, house.currency)}`;
   return (
     <li className="grid gap-0.5">
       <div className="flex items-baseline justify-between gap-2">
         <span className={first ? 'font-semibold' : ''}>
-          {s.part} <span className="font-normal">{s.how}</span>
+          {s.part} <span className="font-normal">{s.how}</span>{' '}
+          {several && <span className="tag font-normal">{TRAIL_LABELS[s.trail].toLowerCase()}</span>}
         </span>
         <span className="shrink-0 font-semibold">{percent(s.share)}</span>
       </div>

@@ -1,9 +1,11 @@
+import type { TrailName } from '@pondu/core';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { useModel, useRuler, useTrace } from '../../tracer/useTracer.ts';
 import { Failed, Loading } from '../../ui/States.tsx';
-import { TrailKey, TrailMap } from '../../trailMap/TrailMap.tsx';
+import { TrailKey } from '../../trailMap/TrailMap.tsx';
+import { TrailLines } from '../../trailMap/TrailLines.tsx';
 import { CheckCard } from './CheckCard.tsx';
 import { CheckList } from './CheckList.tsx';
 import { nowOf } from './jobInput.ts';
@@ -70,9 +72,12 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   return (
     <div className="grid gap-3 p-2 sm:p-3 lg:grid-cols-[minmax(0,1fr)_360px]">
       <section aria-label="Trail map" className="card px-2 pt-1 pb-1.5 lg:col-span-2">
-        <TrailMap
-          stations={model.data.stations}
+        <TrailLines
+          model={model.data}
           states={shown.stations}
+          shares={shown.trails}
+          open={(params.get('trail') as TrailName | undefined) ?? undefined}
+          onOpen={(trail) => put({ trail, station: undefined })}
           selected={station}
           onSelect={(s) => put({ station: s === station ? undefined : s })}
         />

@@ -1,8 +1,9 @@
-import type { TraceView } from '@pondu/core';
+import type { TraceView, TrailName } from '@pondu/core';
 import { CircleCheck, CircleHelp, Hourglass, ShieldQuestion, Wrench } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { minutesWords, moneyWords, percent } from '../../words/belief.ts';
+import { LOOK_THERE, tellable, TRAIL_LABELS } from '../../words/trails.ts';
 import type { JobPlace } from './place.ts';
 
 const lower = (label: string): string => `${label.charAt(0).toLowerCase()}${label.slice(1)}`;
@@ -46,12 +47,13 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
           <LinkButton to={`${at}/repair?repair=${verdict.repair.id}`}>Repair it all the same</LinkButton>
         </Banner>
       );
-    case 'sound':
+    case 'sound': {
+      const first = verdict.elsewhere[0];
       return fixed ? (
         <Banner
           icon={<CircleCheck aria-hidden className="size-6" />}
           tone="well"
-          title="Nothing wrong is left on this trail"
+          title="Nothing wrong is left on this machine’s trails"
           text="Prove it under the conditions of the complaint."
         >
           <LinkButton look="do" to={`${at}/prove`}>
@@ -62,10 +64,15 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
         <Banner
           icon={<CircleCheck aria-hidden className="size-6" />}
           tone="well"
-          title="The spark trail is sound"
-          text="The trouble is with fuel, air, compression or timing. A short burst of fuel in the intake that makes it cough points to fuel."
-        />
+          title={`What is told of this machine is sound: look elsewhere${first ? `, ${TRAIL_LABELS[first.trail].toLowerCase()} first` : ''}`}
+          text={elsewhereWords(verdict.elsewhere)}
+        >
+          {first && tellable(first.trail) && (
+            <LinkButton to={`/machines/${stored.machineId}`}>Tell it on the machine’s page</LinkButton>
+          )}
+        </Banner>
       );
+    }
     case 'wait':
       return (
         <Banner
@@ -124,3 +131,11 @@ function Banner({
     </section>
   );
 }
+
+/** The likeliest trails that nobody has told, with what is looked at there first. */
+const elsewhereWords = (shares: readonly { trail: TrailName; share: number }[]): string =>
+  shares
+    .filter((s) => s.share >= 0.05)
+    .slice(0, 2)
+    .map((s) => `${TRAIL_LABELS[s.trail]} ${percent(s.share)}: ${LOOK_THERE[s.trail]}`)
+    .join(' ');

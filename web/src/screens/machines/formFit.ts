@@ -7,6 +7,7 @@ import {
   SPARK_KINDS,
   sparkOptions,
   type FitOut,
+  type SparkOptions,
   type TrailFit,
 } from '@pondu/core/schema';
 import { z } from 'zod';
@@ -63,7 +64,7 @@ export const formFit = fitOutShape
   });
 export type TypedFit = z.input<typeof formFit>;
 
-interface Flat extends z.output<ReturnType<typeof sparkOf>> {
+interface Flat extends SparkOptions {
   layout: (typeof SPARK_KINDS)[number];
   crank: '' | (typeof CRANK_KINDS)[number];
   interlocks: string;
@@ -75,8 +76,6 @@ interface Flat extends z.output<ReturnType<typeof sparkOf>> {
   tells: 'lamp' | 'ammeter' | 'nothing';
   loads: { label: string; watts: number }[];
 }
-const sparkOf = () => sparkOptions;
-
 function sparkTrail({ layout, ballast, fused, suppressor, trigger, module, coils, added }: Flat): TrailFit {
   const told = { trigger, module, coils, suppressor, added };
   const options = Object.fromEntries(Object.entries(told).filter(([, v]) => v !== undefined)) as typeof told;

@@ -1,4 +1,4 @@
-import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, earthPost, touch, type CheckMaker } from '../../../machine/check.ts';
 
 export const batteryCranking: CheckMaker = (machine) => [
   {
@@ -6,10 +6,10 @@ export const batteryCranking: CheckMaker = (machine) => [
     station: 'battery',
     label: 'Battery volts, cranking',
     set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
-    touch: touch(machine, 'post', '0'),
+    touch: touch(machine, 'post', earthPost(machine)),
     watch: 'The lowest steady figure while it turns.',
     instrument: 'voltmeter',
-    probe: { kind: 'across', live: 'post', earth: '0' },
+    probe: { kind: 'across', live: 'post', earth: earthPost(machine) },
     state: CRANKING,
     needs: ['battery'],
     minutes: 1.2,

@@ -1,4 +1,4 @@
-import { KEY_OFF, touch, type CheckMaker } from '../../../machine/check.ts';
+import { KEY_OFF, earthPost, touch, type CheckMaker } from '../../../machine/check.ts';
 
 export const batteryRest: CheckMaker = (machine) => [
   {
@@ -6,10 +6,10 @@ export const batteryRest: CheckMaker = (machine) => [
     station: 'battery',
     label: 'Battery volts, at rest',
     set: 'Key off, lights off.',
-    touch: touch(machine, 'post', '0'),
+    touch: touch(machine, 'post', earthPost(machine)),
     watch: 'Settle a moment; read to a tenth.',
     instrument: 'voltmeter',
-    probe: { kind: 'across', live: 'post', earth: '0' },
+    probe: { kind: 'across', live: 'post', earth: earthPost(machine) },
     state: KEY_OFF,
     needs: ['battery'],
     minutes: 0.8,

@@ -1,4 +1,4 @@
-import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
+import { block, CRANKING, earthPost, touch, type CheckMaker } from '../../../machine/check.ts';
 
 export const strapDrop: CheckMaker = (machine) => [
   {
@@ -6,10 +6,10 @@ export const strapDrop: CheckMaker = (machine) => [
     station: 'strap',
     label: 'Drop, engine block to battery earth post, cranking',
     set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
-    touch: touch(machine, 'block', '0'),
+    touch: touch(machine, block(machine), earthPost(machine)),
     watch: 'A sound strap drops almost nothing.',
     instrument: 'voltmeter',
-    probe: { kind: 'across', live: 'block', earth: '0' },
+    probe: { kind: 'across', live: block(machine), earth: earthPost(machine) },
     state: CRANKING,
     minutes: 1,
     opens: [],

@@ -16,7 +16,8 @@ export const battery: PartKind = {
       id: 'ohms',
       label: 'Internal resistance',
       dimension: 'resistance',
-      typical: (fit) => (fit.volts === 6 ? { low: 0.004, high: 0.008 } : { low: 0.006, high: 0.014 }),
+      typical: ({ volts }) =>
+        volts === 6 ? { low: 0.004, high: 0.008 } : { low: 0.006 * (volts / 12), high: 0.014 * (volts / 12) },
     },
   ],
   repairs: [
@@ -32,7 +33,8 @@ export const battery: PartKind = {
       apply: (p, s, fit) => ({
         ...p,
         restVolts: fit.volts * (between(11.9, 10.8, s) / 12),
-        ohms: p['ohms']! * between(1.5, 3, s),
+        // Where the starter is told, a battery that is as flat as its owner says hardly turns it.
+        ohms: p['ohms']! * (fit.crank ? between(2.5, 9, s) : between(1.5, 3, s)),
       }),
     },
     {
@@ -40,7 +42,18 @@ export const battery: PartKind = {
       label: 'collapses under load',
       weight: 3,
       repair: 'replace',
-      apply: (p, s) => ({ ...p, ohms: p['ohms']! * between(4, 9, s) }),
+      apply: (p, s, fit) => ({ ...p, ohms: p['ohms']! * (fit.crank ? between(5, 16, s) : between(4, 9, s)) }),
+    },
+    {
+      id: 'cell',
+      label: 'one cell dead',
+      weight: 1.2,
+      repair: 'replace',
+      apply: (p, s, fit) => ({
+        ...p,
+        restVolts: p['restVolts']! - between(1.7, 2.1, s),
+        ohms: p['ohms']! * between(2.5, 6, s) * (12 / Math.max(12, fit.volts)),
+      }),
     },
   ],
   // Node a is the live post, b the earth post. Current flows out of the live post on either polarity.

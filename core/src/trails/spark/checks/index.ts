@@ -102,13 +102,11 @@ import { triggerGap } from './triggerGap.ts';
 import { triggerOhms } from './triggerOhms.ts';
 import { triggerOhmsConnected } from './triggerOhmsConnected.ts';
 import { triggerPeak } from './triggerPeak.ts';
-import { tryIt } from '../../../engine/tryIt.ts';
 import { watchPoints } from './watchPoints.ts';
-import type { Machine } from '../../../machine/machine.ts';
-import { hasHeldPoints, type Check, type CheckMaker } from '../../../machine/check.ts';
+import type { CheckMaker } from '../../../machine/check.ts';
 
-/** The one place that lists the checks, in the order in which one walks the trail. */
-const MAKERS: readonly CheckMaker[] = [
+/** Checks of the spark trail and of the battery's own path, in the order in which one walks it. */
+export const SPARK_CHECKS: readonly CheckMaker[] = [
   lookClamps,
   lookWires,
   lookWarningLamp,
@@ -214,26 +212,4 @@ const MAKERS: readonly CheckMaker[] = [
   lookPlugs,
   plugGap,
   plugResistor,
-  tryIt,
 ];
-
-/** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */
-function belongs(check: Check, machine: Machine): boolean {
-  const { probe, state } = check;
-  const has = (id: string) => machine.parts.some((p) => p.id === id);
-  const bench = probe.kind === 'ohms' && probe.bench !== undefined ? [probe.bench] : [];
-  const parts = [...bench, ...(check.needs ?? []), ...(state.clipped ?? [])];
-  if (!machine.stations.some((s) => s.id === check.station) || !parts.every(has)) return false;
-  const held = state.key === 'on' && state.points === 'closed';
-  if (held && !hasHeldPoints(machine)) return false;
-  const nodes = new Set(['0', ...machine.parts.flatMap((p) => Object.values(p.nodes))]);
-  if (probe.kind === 'across') return nodes.has(probe.live) && nodes.has(probe.earth);
-  return probe.kind !== 'ohms' || (nodes.has(probe.red) && nodes.has(probe.black));
-}
-
-export const checksOf = (machine: Machine): Check[] =>
-  MAKERS.flatMap((make) => make(machine)).filter((check) => belongs(check, machine));
-
-export { runsHow, TRY_IT } from '../../../engine/tryIt.ts';
-export { OPENING_MINUTES, CRANKING, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from '../../../machine/check.ts';
-export type { CautionId, Check, CheckMaker, Opening, Probe } from '../../../machine/check.ts';

@@ -5,7 +5,7 @@ import { INSTRUMENTS } from '../../../instruments/index.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import type { FitOutOne } from '../../../schema/upgrade.ts';
 import { Tracer } from '../../../tracing/trace.ts';
-import { OPENING_MINUTES, type Check } from './index.ts';
+import { OPENING_MINUTES, type Check } from '../../checks.ts';
 
 type Table = readonly [check: string, fault: string][];
 interface Kind {

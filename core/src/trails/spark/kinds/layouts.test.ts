@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { KEY_ON_CLOSED, KEY_ON_OPEN } from '../checks/index.ts';
+import { KEY_ON_CLOSED, KEY_ON_OPEN } from '../../checks.ts';
 import type { FitOutOne } from '../../../schema/upgrade.ts';
 import { house, machine } from '../../../__tests__/machines.ts';
 import { drawSound, withFault } from '../../../tracing/draw.ts';

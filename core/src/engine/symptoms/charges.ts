@@ -1,0 +1,50 @@
+import type { Scene } from '../../machine/scene.ts';
+import type { MachineState } from '../../machine/part.ts';
+import { logistic } from '../../random/lcg.ts';
+import type { Symptom } from './symptom.ts';
+
+const FAST: MachineState = { key: 'run', points: 'turning', speed: 'fast' };
+const KEY_ON: MachineState = { key: 'on', points: 'open' };
+const OFF: MachineState = { key: 'off', points: 'open' };
+
+/** Of twelve volts: below the first nothing reaches the battery; above the second it boils [10]. */
+const CHARGES_FROM = 13.1;
+const BOILS_FROM = 15;
+/** More than this at rest empties a battery in a night or two, amperes. */
+const EMPTIES = 0.35;
+
+/** Volts at the battery at a fast idle, of twelve. */
+const fastVolts = (scene: Scene): number => (scene.see('busVolts', FAST) * 12) / scene.machine.fit.volts;
+const starved = (scene: Scene): number => logistic((CHARGES_FROM - fastVolts(scene)) / 0.12);
+const lit = (share: number): number => logistic((share - 0.25) / 0.04);
+
+/** The battery is not filled as it runs. */
+export const noCharge: Symptom = {
+  id: 'no-charge',
+  likelihood: (scene) => 0.003 + 0.85 * starved(scene),
+  elsewhere: { charge: 0.6, crank: 0.02 },
+};
+/** Too many volts: the battery boils, lamps blow. */
+export const overcharge: Symptom = {
+  id: 'overcharge',
+  likelihood: (scene) => 0.001 + 0.9 * logistic((fastVolts(scene) - BOILS_FROM) / 0.15),
+  elsewhere: { charge: 0.12 },
+};
+/** The lamp is on when it should be out, or out when it should be on. */
+export const lampWrong: Symptom = {
+  id: 'lamp-wrong',
+  likelihood: (scene) => {
+    const [on, running] = [lit(scene.see('lampGlow', KEY_ON)), lit(scene.see('lampGlow', FAST))];
+    return 0.003 + 0.85 * (1 - on * (1 - running));
+  },
+  elsewhere: { charge: 0.4 },
+};
+/** Flat after a night: something takes, nothing is given, or nothing is kept. */
+export const flatOvernight: Symptom = {
+  id: 'flat-overnight',
+  likelihood: (scene) => {
+    const emptied = logistic((scene.see('drainAmps', OFF) - EMPTIES) / 0.06);
+    return 0.004 + 0.9 * emptied + (1 - emptied) * 0.3 * starved(scene);
+  },
+  elsewhere: { charge: 0.3, crank: 0.05 },
+};

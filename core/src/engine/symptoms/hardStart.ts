@@ -1,0 +1,12 @@
+import { howItRuns, CRANKING } from '../howItRuns.ts';
+import type { Symptom } from './symptom.ts';
+
+/** Catches late or unwillingly. */
+export const hardStart: Symptom = {
+  id: 'hard-start',
+  likelihood: (scene) => {
+    const { allDead, someDead, noneDead, weak, turns } = howItRuns(scene, CRANKING);
+    return 0.01 + noneDead * 0.7 * weak ** 2 + 0.15 * someDead + 0.1 * allDead + 0.4 * (1 - turns);
+  },
+  elsewhere: { spark: 0.15, fuel: 0.35, air: 0.2, timing: 0.12, compression: 0.3, crank: 0.1, charge: 0.1 },
+};

@@ -1,0 +1,14 @@
+import type { Scene } from '../../machine/scene.ts';
+import type { SymptomId, TrailName } from '../../schema/symptoms.ts';
+
+/** One thing that an engine or its lamp does. */
+export interface Symptom {
+  readonly id: SymptomId;
+  /** p(symptom | this machine), from what its trails tell. */
+  readonly likelihood: (scene: Scene) => number;
+  /** p(symptom | something is wrong on a trail that nobody has told), from shop experience; small where it is not named. */
+  readonly elsewhere: Readonly<Partial<Record<TrailName, number>>>;
+}
+
+/** Of a trail that hardly ever does this. */
+export const HARDLY = 0.004;

@@ -1,0 +1,91 @@
+import { block, type CheckMaker } from '../../../machine/check.ts';
+import { CRANK_WORDS } from '../../../machine/observed.ts';
+import { ENGINE, engagement, SOLENOID } from '../cranking.ts';
+import { AT_START, CAUTIONS, HOLD, marine, start, told } from './start.ts';
+
+/** Key to start, and listen. */
+export const listenCranking: CheckMaker = (machine) => [
+  {
+    ...start,
+    id: 'crank-listen',
+    station: machine.partById.has('hand-start') ? 'hand-start' : 'starter',
+    label: 'Key to start: what it does',
+    ...(machine.partById.has('hand-start')
+      ? {
+          label: 'Pull it through: what it does',
+          set: 'Spark off, out of gear. Pull it through slowly, then at speed.',
+        }
+      : {}),
+    touch: 'Nothing: stand clear of belts and fan.',
+    watch: 'One click, many, nothing at all, a whirr without the engine, teeth, slow or as it should.',
+    instrument: 'eyes',
+    probe: { kind: 'look', sees: (scene) => ({ ...scene.see('cranking', AT_START) }) },
+    words: CRANK_WORDS,
+    needs: [ENGINE],
+    minutes: 0.5,
+    cautions: [...CAUTIONS, ...marine(machine)],
+  },
+];
+
+/** The four pictures of the headlamps. */
+export const lampsCranking: CheckMaker = (machine) => [
+  {
+    ...start,
+    id: 'crank-lamps',
+    station: 'battery',
+    label: 'Headlamps while it is at start',
+    set: 'Headlamps on. Key to start for three seconds, out of gear.',
+    touch: 'Nothing: watch the lamps.',
+    watch: 'Bright and stay so: nothing draws. Dim: it draws. Out: the battery, a clamp or an engine that is held.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const { home, pull, held } = engagement(scene, HOLD);
+        const at = pull >= 1 && held >= 0.9 ? home : scene.solve(HOLD);
+        const left = Math.abs(at.volts('main') - at.volts(block(machine))) / machine.fit.volts;
+        const before = scene.solve({ key: 'off', points: 'open' });
+        const stood = Math.abs(before.volts('main') - before.volts(block(machine))) / machine.fit.volts;
+        const soft = (x: number) => 1 / (1 + Math.exp(-x));
+        const out = soft((0.5 - left) / 0.04);
+        const off = soft((0.75 - stood) / 0.03);
+        const bright = (1 - out) * soft((left - 0.93) / 0.012);
+        return {
+          'stay bright': (1 - off) * bright,
+          'go dim': (1 - off) * (1 - out - bright),
+          'go out': (1 - off) * out,
+          'never bright': off,
+        };
+      },
+    },
+    words: ['stay bright', 'go dim', 'go out', 'never bright'],
+    needs: [SOLENOID],
+    minutes: 0.7,
+  },
+];
+
+/** The small terminal fed past the whole start circuit. */
+export const jumpSolenoid: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        {
+          ...start,
+          id: 'crank-jump',
+          station: 'start-switch',
+          label: 'Small terminal fed from the battery',
+          set: 'Out of gear, brake on, spark off, nobody near belts, drive or propeller.',
+          touch: 'A fused lead from the live clamp to the small terminal, for two seconds.',
+          watch: 'It turns now: the start circuit. It does the same as before: solenoid, starter, thick path, engine.',
+          instrument: 'eyes',
+          probe: {
+            kind: 'look',
+            sees: (scene) => ({ ...scene.see('cranking', { ...AT_START, clipped: ['start-jump'] }) }),
+          },
+          state: { ...AT_START },
+          words: CRANK_WORDS,
+          needs: [SOLENOID],
+          minutes: 1.5,
+          cautions: ['jumping the starter', ...CAUTIONS, ...marine(machine)],
+        },
+      ]
+    : [];

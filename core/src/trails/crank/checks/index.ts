@@ -1,0 +1,20 @@
+import type { CheckMaker } from '../../../machine/check.ts';
+import { jumpSolenoid, lampsCranking, listenCranking } from './heard.ts';
+import { hotJoints, lookHandStart, lookStarterCable, starterOut, turnByHand } from './looked.ts';
+import { crankingAmps, crankingSpeed, crankingVolts, solenoidOhms } from './measured.ts';
+
+/** Checks of the crank trail, in the order in which one walks it. */
+export const CRANK_CHECKS: readonly CheckMaker[] = [
+  hotJoints,
+  lookStarterCable,
+  listenCranking,
+  lampsCranking,
+  crankingVolts,
+  jumpSolenoid,
+  crankingAmps,
+  crankingSpeed,
+  solenoidOhms,
+  turnByHand,
+  starterOut,
+  lookHandStart,
+];

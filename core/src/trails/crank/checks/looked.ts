@@ -1,0 +1,176 @@
+import type { CheckMaker } from '../../../machine/check.ts';
+import { seen } from '../../../machine/seen.ts';
+import { DRIVE, ENGINE, MOTOR } from '../cranking.ts';
+import { HOLD, marine, told } from './start.ts';
+
+/** More than any sound starter cable has, ohms. */
+const POOR_CABLE = 0.008;
+
+/** By hand, before anything is turned with force. */
+export const turnByHand: CheckMaker = (machine) => [
+  {
+    id: 'crank-by-hand',
+    station: 'engine',
+    label: 'Turn the engine by hand',
+    set: 'Battery earth off, out of gear. A bar on the pulley nut, or the belt; never the starter.',
+    touch: 'Turn it one whole turn, slowly.',
+    watch: 'As usual from compression to compression, tight all round, or stopped dead at one place.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const engine = scene.params[ENGINE]!;
+        const locked = seen((engine['locked'] ?? 0) > 0.5, 0.97);
+        const stiff = (1 - locked) * seen((engine['stiff'] ?? 0) > 0.5, 0.9);
+        const thick = (1 - locked - stiff) * seen((engine['thick'] ?? 0) > 0.5, 0.6);
+        return {
+          'as usual': 1 - locked - stiff - thick,
+          'stiff all round': stiff,
+          'drags evenly': thick,
+          'stops dead': locked,
+        };
+      },
+    },
+    state: { key: 'off', points: 'open' },
+    words: ['as usual', 'stiff all round', 'drags evenly', 'stops dead'],
+    needs: [ENGINE],
+    minutes: 3,
+    opens: [],
+    cautions: ['turning a locked engine', 'rotating parts', ...marine(machine)],
+  },
+];
+
+/** What is seen with the starter out. */
+export const starterOut: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        {
+          id: 'crank-starter-out',
+          station: 'starter',
+          label: 'Starter out: brushes, drive, ring',
+          set: 'Battery earth off first. Starter out on the bench.',
+          touch: 'Brush length and springs, commutator, the drive by hand both ways, the ring all round.',
+          watch: 'Brushes short, a drive that turns both ways, teeth gone.',
+          instrument: 'eyes',
+          probe: {
+            kind: 'look',
+            sees: (scene) => {
+              const worn = seen((scene.params[MOTOR]!['worn'] ?? 0) > 0.5, 0.94);
+              const slips = (1 - worn) * seen(scene.params[DRIVE]!['grip']! < 0.5, 0.9);
+              const teeth = (1 - worn - slips) * seen(scene.params[DRIVE]!['gone']! > 0.05, 0.95);
+              return {
+                sound: 1 - worn - slips - teeth,
+                'brushes worn': worn,
+                'drive slips': slips,
+                'teeth gone': teeth,
+              };
+            },
+          },
+          state: { key: 'off', points: 'open' },
+          words: ['sound', 'brushes worn', 'drive slips', 'teeth gone'],
+          needs: [MOTOR, DRIVE],
+          minutes: 6,
+          opens: ['starter off'],
+          cautions: ['battery'],
+        },
+      ]
+    : [];
+
+/** Feel the joints after a few seconds of turning: what is hot drops volts. */
+export const hotJoints: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        {
+          id: 'crank-hot-joints',
+          station: 'terminals',
+          label: 'Which joint is hot to the hand',
+          set: 'After ten seconds at start, key off.',
+          touch: 'Clamps, cable ends, strap ends, by the back of the hand.',
+          watch: 'A joint that is warm drops volts.',
+          instrument: 'eyes',
+          probe: {
+            kind: 'look',
+            sees: (scene) => {
+              const at = scene.solve(HOLD);
+              const watts = (id: string) => {
+                const part = machine.partById.get(id)!;
+                return Math.abs((at.volts(part.nodes['a']!) - at.volts(part.nodes['b']!)) * at.amps(id));
+              };
+              const hot = (id: string) => 1 / (1 + Math.exp(-(watts(id) - 60) / 15));
+              const [clamp, cable, strap] = [hot('live-clamp'), hot('starter-cable'), hot('strap')];
+              return {
+                'none hot': (1 - clamp) * (1 - cable) * (1 - strap),
+                'clamp hot': clamp,
+                'cable end hot': (1 - clamp) * cable,
+                'strap hot': (1 - clamp) * (1 - cable) * strap,
+              };
+            },
+          },
+          state: { key: 'off', points: 'open' },
+          words: ['none hot', 'clamp hot', 'cable end hot', 'strap hot'],
+          needs: ['live-clamp', 'starter-cable', 'strap'],
+          minutes: 0.8,
+          opens: [],
+          cautions: ['battery'],
+          look: true,
+        },
+      ]
+    : [];
+
+/** Along the cable and at its ends. */
+export const lookStarterCable: CheckMaker = () => [
+  {
+    id: 'crank-cable-look',
+    station: 'starter-cable',
+    label: 'Starter cable, along its length and at its ends',
+    set: 'Battery earth off.',
+    touch: 'Twist each end; bend the cable and feel along it; peel the jacket back at a lug.',
+    watch: 'An end that turns or is green; a place that is stiff or swollen, green powder under the jacket.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const cable = scene.params['starter-cable']!;
+        const poor = cable['ohms']! > POOR_CABLE;
+        const rotten = seen((cable['rotten'] ?? 0) > 0.5, 0.85);
+        const end = (1 - rotten) * seen(poor && (cable['rotten'] ?? 0) < 0.5, 0.85);
+        return { sound: 1 - rotten - end, 'an end is poor': end, 'rotten inside': rotten };
+      },
+    },
+    state: { key: 'off', points: 'open' },
+    words: ['sound', 'an end is poor', 'rotten inside'],
+    needs: ['starter-cable'],
+    minutes: 2,
+    opens: [],
+    cautions: ['battery'],
+    look: true,
+  },
+];
+
+/** What the cord or lever does in the hand. */
+export const lookHandStart: CheckMaker = () => [
+  {
+    id: 'crank-cord',
+    station: 'hand-start',
+    label: 'Cord, spring and pawls',
+    set: 'Cover off, spark off.',
+    touch: 'Pull slowly and watch the pawls.',
+    watch: 'Cord whole and drawn back, pawls out and catching.',
+    instrument: 'eyes',
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const hand = scene.params['hand-start']!;
+        const broken = seen(hand['newtonMetres']! < 5, 0.97);
+        const pawls = (1 - broken) * seen(hand['grip']! < 0.5, 0.93);
+        return { sound: 1 - broken - pawls, 'cord or spring gone': broken, 'pawls do not catch': pawls };
+      },
+    },
+    state: { key: 'off', points: 'open' },
+    words: ['sound', 'cord or spring gone', 'pawls do not catch'],
+    needs: ['hand-start'],
+    minutes: 2,
+    opens: ['cowl off'],
+    cautions: ['rotating parts'],
+  },
+];

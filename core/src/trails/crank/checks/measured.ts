@@ -1,0 +1,195 @@
+import { touch, type Check, type CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
+import { startingOf } from '../starting.ts';
+import { CRANK_PARTS } from '../parts/index.ts';
+import { engagement, MOTOR, motorIn, RELAY, SOLENOID } from '../cranking.ts';
+import { AT_START, HOLD, told, start } from './start.ts';
+
+/** Speed of the crank while it turns. */
+export const crankingSpeed: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        {
+          ...start,
+          id: 'crank-rpm',
+          station: 'starter',
+          label: 'Cranking speed',
+          touch: 'Tachometer on, or count firings of a gauge in number one over ten seconds: times twelve.',
+          watch: `A sound one turns this engine at about ${startingOf(machine.fit).rpm} rev/min.`,
+          instrument: 'tachometer',
+          probe: { kind: 'figure', value: (scene) => scene.see('crankingRpm', AT_START) },
+          needs: [MOTOR],
+          minutes: 2,
+        },
+      ]
+    : [];
+
+/** Amperes of the starter by a clamp. */
+export const crankingAmps: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        {
+          ...start,
+          id: 'crank-amps',
+          station: 'starter',
+          label: 'Current of the starter',
+          touch: 'Clamp around the starter cable, its zero set beside it.',
+          watch:
+            'The steady figure, not the first kick. Much and slow: shorted or held. Little and slow: a poor joint.',
+          instrument: 'clamp meter',
+          probe: {
+            kind: 'figure',
+            value: (scene) => {
+              const { home, pull, held } = engagement(scene, HOLD);
+              return pull >= 1 && held >= 1 ? motorIn(scene, home).amps : 0;
+            },
+          },
+          needs: [MOTOR],
+          minutes: 1.2,
+        },
+      ]
+    : [];
+
+/** Volts along the thick path and the thin one, key at start. */
+export const crankingVolts: CheckMaker = (machine) => {
+  if (!told(machine)) return [];
+  const earth = machine.partById.get(SOLENOID)!.nodes['earth']!;
+  const across = (
+    id: string,
+    station: string,
+    label: string,
+    [live, other]: readonly [string, string],
+    watch: string,
+    minutes = 1,
+  ): Check => ({
+    ...start,
+    id,
+    station,
+    label,
+    touch: touch(machine, live, other),
+    watch,
+    instrument: 'voltmeter',
+    probe: { kind: 'across', live, earth: other },
+    minutes,
+  });
+  const locks = machine.stations.filter((s) => machine.partById.get(s.id)?.kind === CRANK_PARTS.startInterlock);
+  return [
+    across(
+      'crank-cable-drop',
+      'starter-cable',
+      'Drop over the starter cable',
+      ['post', 'sol-batt'],
+      'With it turning a sound cable and its joints drop two tenths.',
+    ),
+    across(
+      'crank-contacts-drop',
+      'solenoid',
+      'Drop over the solenoid’s contacts',
+      ['sol-batt', 'motor'],
+      'Two tenths at most while it turns; all of it when they are open.',
+    ),
+    across(
+      'crank-motor-volts',
+      'starter',
+      'Volts at the motor stud',
+      ['motor', earth],
+      'The volts are there and it does not turn: the starter. They are not: before it.',
+    ),
+    across(
+      'crank-small-terminal',
+      'solenoid',
+      'Volts at the small terminal',
+      ['sol-s', earth],
+      'Under about eight of twelve it does not pull in.',
+    ),
+    ...(machine.partById.has('shared-feed')
+      ? [
+          {
+            ...across(
+              'crank-small-cold',
+              'shared-feed',
+              'Volts at the small terminal, heat off',
+              ['sol-s', earth],
+              'Much more than with the heat on: the feed that they share.',
+              1.5,
+            ),
+            set: 'Preheating unplugged. Out of gear, key to start for three seconds.',
+            state: { ...AT_START, loads: 'none' } as const,
+          },
+          across(
+            'crank-feed-drop',
+            'shared-feed',
+            'Drop over the shared feed, heat on',
+            ['main', 'start-in'],
+            'Half a volt and more starves the solenoid.',
+          ),
+        ]
+      : []),
+    across(
+      'crank-switch-out',
+      'start-switch',
+      'Volts behind the start switch',
+      [locks[0]?.id ?? 'start-out', earth],
+      'As much as before it.',
+      3,
+    ),
+    ...locks.map((lock) =>
+      across(
+        `crank-${lock.id}`,
+        lock.id,
+        `Drop over: ${lock.label}`,
+        machineEnds(machine, lock.id),
+        'Nothing to speak of: closed it is a wire.',
+        3,
+      ),
+    ),
+    ...(machine.partById.has(RELAY)
+      ? [
+          across(
+            'crank-relay-coil',
+            'start-relay',
+            'Volts at the relay’s coil',
+            ['relay-s', earth],
+            'Full volts and no click: the relay.',
+            1.2,
+          ),
+          across(
+            'crank-relay-drop',
+            'start-relay',
+            'Drop over the relay’s contact',
+            ['main', 'sol-s'],
+            'Half a volt at most.',
+            1.2,
+          ),
+        ]
+      : []),
+  ];
+};
+const machineEnds = (machine: Machine, part: string): readonly [string, string] => {
+  const { nodes } = machine.partById.get(part)!;
+  return [nodes['a']!, nodes['b']!];
+};
+
+/** Windings of the solenoid with its leads off. */
+export const solenoidOhms: CheckMaker = (machine) => {
+  if (!told(machine)) return [];
+  const { nodes } = machine.partById.get(SOLENOID)!;
+  const bench = (id: string, label: string, red: string, black: string, watch: string): Check => ({
+    id,
+    station: 'solenoid',
+    label,
+    set: 'Battery earth off, leads off the solenoid.',
+    touch: `One probe on ${machine.nodeNames[red] ?? red}, the other on ${machine.nodeNames[black] ?? black}.`,
+    watch,
+    instrument: 'ohmmeter',
+    probe: { kind: 'ohms', red, black, bench: SOLENOID },
+    state: { key: 'off', points: 'open' },
+    minutes: 4,
+    opens: [],
+    cautions: ['battery'],
+  });
+  return [
+    bench('crank-pull-ohms', 'Pull-in winding', nodes['s']!, nodes['b']!, 'Well under an ohm of twelve volts.'),
+    bench('crank-hold-ohms', 'Hold winding', nodes['s']!, nodes['earth']!, 'About an ohm of twelve volts.'),
+  ];
+};

@@ -1,0 +1,172 @@
+import type { Fit } from '../../../schema/fit.ts';
+import { logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+
+const contact = (id: string, label: string): PartKind['plates'][number] => ({
+  id,
+  label,
+  dimension: 'resistance',
+  typical: ({ volts }) => ({ low: 0.003 * (volts / 12) ** 2, high: 0.015 * (volts / 12) ** 2 }),
+  hidden: true,
+});
+
+/** Ohms of a poor joint in the start circuit: they starve a plunger's winding, or the small coil of a relay. */
+const poor = (severity: number, { crank, volts }: Fit): number =>
+  (crank?.kind === 'relay' ? logBetween(70, 600, severity) : logBetween(0.2, 6, severity)) * (volts / 12) ** 2;
+
+/** The start contact of the key, or a button: closed only while the engine is to be turned. */
+export const startSwitch: PartKind = {
+  kind: 'start switch',
+  plates: [contact('ohms', 'Contact')],
+  repairs: [{ id: 'replace', label: 'Replace the start switch', minutes: 25, money: 25 }],
+  faults: [
+    {
+      id: 'dead',
+      label: 'its contact dead',
+      weight: 2,
+      repair: 'replace',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+    {
+      id: 'worn',
+      label: 'its contact worn',
+      weight: 1.5,
+      repair: 'replace',
+      apply: (p, s, fit) => ({ ...p, ohms: poor(s, fit) }),
+    },
+  ],
+  elements: (p, { id, nodes, state }) => [
+    {
+      type: 'switch',
+      id,
+      a: nodes['a']!,
+      b: nodes['b']!,
+      closed: state.key === 'crank',
+      onOhms: p['ohms']!,
+      offOhms: OPEN_OHMS,
+    },
+  ],
+};
+
+/** A switch that must be closed before the starter is let turn. */
+export const startInterlock: PartKind = {
+  kind: 'start interlock',
+  plates: [contact('ohms', 'Contact')],
+  repairs: [{ id: 'replace', label: 'Set or replace the interlock', minutes: 20, money: 15 }],
+  faults: [
+    {
+      id: 'open',
+      label: 'does not close',
+      weight: 2,
+      repair: 'replace',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+    {
+      id: 'poor',
+      label: 'hardly closes',
+      weight: 0.8,
+      repair: 'replace',
+      apply: (p, s, fit) => ({ ...p, ohms: poor(s, fit) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+};
+
+/** A wire of the start circuit: tens of amperes for a moment. */
+export const startWire: PartKind = {
+  kind: 'start wire',
+  plates: [contact('ohms', 'Resistance')],
+  repairs: [{ id: 'remake', label: 'Remake the wire’s ends', minutes: 12, money: 3 }],
+  faults: [
+    {
+      id: 'broken',
+      label: 'broken or off',
+      weight: 1.5,
+      repair: 'remake',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+    {
+      id: 'corroded',
+      label: 'corroded',
+      weight: 1.5,
+      repair: 'remake',
+      apply: (p, s, fit) => ({ ...p, ohms: poor(s, fit) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+};
+
+/** The wire that feeds start switch and heat alike: with the heat on it carries both. */
+export const sharedFeed: PartKind = {
+  kind: 'shared feed',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: ({ volts }) => ({ low: 0.002 * (volts / 12) ** 2, high: 0.006 * (volts / 12) ** 2 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'remake', label: 'Remake the shared feed’s joints', minutes: 15, money: 4 }],
+  faults: [
+    {
+      id: 'corroded',
+      label: 'corroded: it carries the starter or the heat, not both',
+      weight: 3,
+      repair: 'remake',
+      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(0.035, 0.1, s) * (volts / 12) ** 2 }),
+    },
+    {
+      id: 'broken',
+      label: 'broken or off',
+      weight: 1,
+      repair: 'remake',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+};
+
+/** Glow plugs or a heater in the intake, as one load: on while it cranks, off where the check says without loads. */
+export const heat: PartKind = {
+  kind: 'preheating',
+  plates: [
+    {
+      id: 'amps',
+      label: 'Draws, at the nominal voltage',
+      dimension: 'current',
+      typical: ({ cylinders, crank, volts }) =>
+        crank?.heat === 'intake heater'
+          ? { low: (55 * 12) / volts, high: (80 * 12) / volts }
+          : { low: (9 * cylinders * 12) / volts, high: (13 * cylinders * 12) / volts },
+    },
+  ],
+  repairs: [{ id: 'replace', label: 'Replace the glow plugs or the heater', minutes: 45, money: 60 }],
+  faults: [
+    {
+      id: 'dead',
+      label: 'dead: it starts badly in the cold',
+      weight: 2,
+      repair: 'replace',
+      apply: (p) => ({ ...p, amps: p['amps']! * 0.02 }),
+    },
+  ],
+  elements: (p, { id, nodes, state, fit }) =>
+    state.key === 'crank' && state.loads !== 'none'
+      ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: fit.volts / p['amps']! }]
+      : [],
+};
+
+/** A fused lead that a helper holds from the live clamp to the small terminal for the check that says so. */
+export const startJump: PartKind = {
+  kind: 'start jumper',
+  plates: [],
+  repairs: [],
+  faults: [],
+  elements: (_p, { id, nodes, state }) =>
+    state.clipped?.includes(id) ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: 0.03 }] : [],
+};

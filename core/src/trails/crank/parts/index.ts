@@ -1,0 +1,22 @@
+import { starterCable } from './cable.ts';
+import { heat, sharedFeed, startInterlock, startJump, startSwitch, startWire } from './control.ts';
+import { handStart } from './hand.ts';
+import { crankedEngine, starterDrive, starterMotor } from './motor.ts';
+import { solenoid, startRelay } from './solenoid.ts';
+
+/** The kinds of part that the crank trail is built of, besides what trails share. */
+export const CRANK_PARTS = {
+  crankedEngine,
+  handStart,
+  heat,
+  sharedFeed,
+  solenoid,
+  startInterlock,
+  startJump,
+  startRelay,
+  startSwitch,
+  startWire,
+  starterCable,
+  starterDrive,
+  starterMotor,
+} as const;

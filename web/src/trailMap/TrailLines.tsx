@@ -1,0 +1,72 @@
+import type { ModelView, StationState, TraceView, TrailName } from '@pondu/core';
+import { percent } from '../words/belief.ts';
+import { TRAIL_LABELS } from '../words/trails.ts';
+import { TrailMap } from './TrailMap.tsx';
+
+interface Props {
+  model: Pick<ModelView, 'stations' | 'trails'>;
+  states: readonly StationState[];
+  shares: TraceView['trails'];
+  /** The trail that is open; the one most suspected when none was chosen. */
+  open: TrailName | undefined;
+  onOpen: (trail: TrailName) => void;
+  selected: string | undefined;
+  onSelect: (station: string) => void;
+}
+
+/** Which of the machine's lines is open: the one chosen, the one of the station in hand, else the most suspected. */
+export function openTrail({ model, shares, open, selected }: Pick<Props, 'model' | 'shares' | 'open' | 'selected'>) {
+  const told = model.trails.map((t) => t.id);
+  const holds = (t: ModelView['trails'][number]) => selected !== undefined && t.stations.includes(selected);
+  return (
+    told.find((t) => t === open) ??
+    model.trails.find(holds)?.id ??
+    shares.map((s) => s.trail).find((t) => told.some((x) => x === t)) ??
+    told[0]!
+  );
+}
+
+/** Every trail of the machine as a line into the engine with its share of suspicion; the one being walked lies open. */
+export function TrailLines(props: Props) {
+  const { model, states, shares, onOpen, selected, onSelect } = props;
+  const shown = openTrail(props);
+  const trail = model.trails.find((t) => t.id === shown)!;
+  const stations = trail.stations.flatMap((id) => model.stations.find((s) => s.id === id) ?? []);
+  const shareOf = (t: TrailName) => shares.find((s) => s.trail === t)?.share ?? 0;
+  const told = model.trails.map((t) => t.id as TrailName);
+  const untold = shares.filter((s) => !told.includes(s.trail) && s.share >= 0.005);
+  return (
+    <div className="grid gap-1">
+      <div className="lines">
+        <div role="tablist" aria-label="Trails of this machine" className="lines-told">
+          {told.map((t) => (
+            <button
+              key={t}
+              type="button"
+              role="tab"
+              aria-selected={t === shown}
+              aria-controls="open-trail"
+              onClick={() => onOpen(t)}
+            >
+              <span>{TRAIL_LABELS[t]}</span>
+              <span aria-hidden className="lines-bar" style={{ width: `${Math.round(shareOf(t) * 64)}px` }} />
+              <b>{percent(shareOf(t))}</b>
+            </button>
+          ))}
+        </div>
+        {untold.length > 0 && (
+          <ul className="lines-untold" aria-label="Not told: elsewhere">
+            {untold.map(({ trail: t, share }) => (
+              <li key={t}>
+                {TRAIL_LABELS[t]} <b>{percent(share)}</b>
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+      <div id="open-trail" role="tabpanel" aria-label={TRAIL_LABELS[shown]}>
+        <TrailMap stations={stations} states={states} selected={selected} onSelect={onSelect} />
+      </div>
+    </div>
+  );
+}
