@@ -7,6 +7,7 @@ export type InstrumentId =
   | 'feeler gauge'
   | 'capacitance meter'
   | 'peak adapter'
+  | 'AC voltmeter'
   | 'clamp meter'
   | 'tachometer'
   | 'scan reader'

@@ -2,7 +2,7 @@ import type { InstrumentId } from './ids.ts';
 import type { Instrument } from './instrument.ts';
 import { ledLamp, testLamp } from './lamps.ts';
 import { ohmmeter } from './ohmmeter.ts';
-import { capacitanceMeter, clampMeter, eyes, feelerGauge, peakAdapter, tachometer } from './plain.ts';
+import { acVoltmeter, capacitanceMeter, clampMeter, eyes, feelerGauge, peakAdapter, tachometer } from './plain.ts';
 import { scanReader } from './scanReader.ts';
 import { sparkTester } from './sparkTester.ts';
 import { voltmeter } from './voltmeter.ts';
@@ -17,6 +17,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'feeler gauge': feelerGauge,
   'capacitance meter': capacitanceMeter,
   'peak adapter': peakAdapter,
+  'AC voltmeter': acVoltmeter,
   'clamp meter': clampMeter,
   tachometer,
   'scan reader': scanReader,

@@ -23,6 +23,18 @@ export const capacitanceMeter: Instrument = {
   error: (farads) => 0.02 * farads + 1e-9,
 };
 
+/** Effective value of what swings; steady volts do not show. */
+export const acVoltmeter: Instrument = {
+  id: 'AC voltmeter',
+  label: 'Multimeter, AC volts',
+  dimension: 'voltage',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('An AC voltmeter needs something that swings');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  error: (volts) => 0.015 * Math.abs(volts) + 0.02,
+};
+
 /** A jaw around the cable, direct current. */
 export const clampMeter: Instrument = {
   id: 'clamp meter',
@@ -32,8 +44,8 @@ export const clampMeter: Instrument = {
     if (probe.kind !== 'figure') throw new TypeError('A clamp meter needs a cable');
     return { kind: 'number', value: probe.value(scene) };
   },
-  // 2 %, and what its zero drifts by.
-  error: (amps) => 0.02 * Math.abs(amps) + 0.05,
+  // 3 %, and what its zero drifts by.
+  error: (amps) => 0.03 * Math.abs(amps) + 0.1,
 };
 
 /** By its own pick-up, or by counting firings or swings of a gauge against a watch. */

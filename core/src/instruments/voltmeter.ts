@@ -18,6 +18,7 @@ export const voltmeter: Instrument = {
   label: 'Multimeter, DC volts',
   dimension: 'voltage',
   observe(scene, { probe, state }) {
+    if (probe.kind === 'figure') return { kind: 'number', value: probe.value(scene) };
     if (probe.kind !== 'across') throw new TypeError('A voltmeter needs two nodes');
     const between = (points: 'open' | 'closed') => meterVolts(scene, { ...state, points }, probe.live, probe.earth);
     const sign = scene.machine.fit.earth === 'positive' ? -1 : 1;

@@ -1,5 +1,7 @@
 import { filamentAmps } from './elements/filament.ts';
 import { diodeAmps } from './elements/diode.ts';
+import { accumulatorAmps } from './elements/accumulator.ts';
+import { chargerAmps } from './elements/charger.ts';
 import { motorAt } from './elements/motor.ts';
 import type { Placed } from './assembly.ts';
 import type { Lu } from './lu.ts';
@@ -31,6 +33,8 @@ function siemens({ e }: Placed): number | undefined {
 }
 function curve({ e }: Placed): Port['flow'] | undefined {
   if (e.type === 'filament') return (v) => filamentAmps(e, v);
+  if (e.type === 'charger') return (v) => chargerAmps(e, v);
+  if (e.type === 'accumulator') return (v) => accumulatorAmps(e, v);
   if (e.type === 'motor') return (v) => motorAt(e, v);
   // Without series resistance the exponential would overflow on the way.
   return e.type === 'diode' && e.seriesOhms > 0 ? (v) => diodeAmps(e, v) : undefined;

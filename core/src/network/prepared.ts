@@ -109,7 +109,37 @@ export class Prepared {
     const warm = this.placed.some((p) => p.model.nonlinear) ? this.from?.root.start() : undefined;
     const found = this.searchFrom(warm ?? cold);
     // Far from its own solution the base's is a worse start than none.
-    return warm && !found.ok && found.code === 'not-converged' ? this.searchFrom(cold) : found;
+    const again = warm && unsettled(found) ? this.searchFrom(cold) : found;
+    return unsettled(again) ? this.searchCarefully(warm ?? cold) : again;
+  }
+
+  /** Newton's steps, each only so long as what is left over in the nodes' balances falls: for sharp bends. */
+  private searchCarefully(start: Float64Array): SolveResult {
+    const { straight, whole } = benchOf(this.rows.size);
+    const curved = this.stampStraight(straight);
+    const leftAt = (x: Float64Array) => leftOver(straight, whole, curved, x);
+    let x = start;
+    let left = leftAt(x);
+    for (let iteration = 1; iteration <= MAX_ITERATIONS; iteration++) {
+      const lu = new Lu(whole.matrix, whole.size);
+      if (lu.singularColumn >= 0) return { ok: false, code: 'singular', node: this.rows.nameOf(lu.singularColumn) };
+      const next = lu.solve(whole.rhs);
+      const { size } = movement(x, next);
+      if (size < (iteration > LATE ? LOOSER : 1)) {
+        this.unknowns = next;
+        return this.solved(next, iteration);
+      }
+      let share = 1;
+      let tried = next;
+      let then = leftAt(tried);
+      while (!(then < left) && share > 1e-6) {
+        share /= 2;
+        tried = x.map((v, i) => v + share * (next[i]! - v));
+        then = leftAt(tried);
+      }
+      [x, left] = [tried, then];
+    }
+    return { ok: false, code: 'not-converged', iterations: MAX_ITERATIONS, node: GROUND };
   }
 
   private searchFrom(start: Float64Array): SolveResult {
@@ -199,6 +229,23 @@ function benchOf(size: number) {
   let bench = benches.get(size);
   if (!bench) benches.set(size, (bench = { straight: new Assembly(size), whole: new Assembly(size) }));
   return bench;
+}
+
+const unsettled = (found: SolveResult): boolean => !found.ok && found.code === 'not-converged';
+
+/** Writes the network linearised about `x` and gives back how far the balances of its rows are off there. */
+function leftOver(straight: Assembly, whole: Assembly, curved: readonly Placed[], x: Float64Array): number {
+  whole.copy(straight);
+  whole.guess = x;
+  for (const p of curved) whole.stamp(p);
+  const { matrix, rhs, size } = whole;
+  let sum = 0;
+  for (let i = 0; i < size; i++) {
+    let off = -rhs[i]!;
+    for (let j = 0; j < size; j++) off += matrix[i * size + j]! * x[j]!;
+    sum += off * off;
+  }
+  return sum;
 }
 
 /** Factors of the network linearised about `x`; they overwrite `whole`. */

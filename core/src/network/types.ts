@@ -103,6 +103,36 @@ export interface Motor {
   /** Newton metres for each radian a second. */
   torquePerRadian: number;
 }
+/** A machine that charges, averaged over its waves, with its regulator; see `chargerAmps`. `a` is the live end. */
+export interface Charger {
+  type: 'charger';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  /** 1 where the live end is positive against earth, −1 where it is negative. */
+  sign: 1 | -1;
+  winding: 'direct' | 'single' | 'three';
+  halfWave: boolean;
+  /** Behind a commutator; of a phase its effective value. */
+  emfVolts: number;
+  ohms: number;
+  reactanceOhms: number;
+  diodeVolts: number;
+  /** Where the regulator lets nothing through any more, and how softly it gets there. */
+  setVolts: number;
+  droopOhms: number;
+}
+/** A battery that may be charged; see `accumulatorAmps`. */
+export interface Accumulator {
+  type: 'accumulator';
+  id: string;
+  a: NodeName;
+  b: NodeName;
+  sign: 1 | -1;
+  restVolts: number;
+  ohms: number;
+  chargeOhms: number;
+}
 /** At the operating point an inductor is a short and a capacitor is open. */
 export interface Inductor {
   type: 'inductor';
@@ -180,6 +210,8 @@ export type Element =
   | Diode
   | Filament
   | Motor
+  | Charger
+  | Accumulator
   | Inductor
   | Capacitor
   | ControlledVoltage

@@ -3,11 +3,12 @@ import { assemble, type Machine } from '../machine/machine.ts';
 import { Site } from '../machine/site.ts';
 import type { TrailKind } from '../machine/trail.ts';
 import type { FitOut } from '../schema/fitOut.ts';
+import { CHARGE_TRAILS } from './charge/kinds/index.ts';
 import { CRANK_TRAILS } from './crank/kinds/index.ts';
 import { SPARK_TRAILS } from './spark/kinds/index.ts';
 
 /** The one place that lists the trails: one line each. */
-export const TRAIL_KINDS: readonly TrailKind[] = [...SPARK_TRAILS, ...CRANK_TRAILS];
+export const TRAIL_KINDS: readonly TrailKind[] = [...SPARK_TRAILS, ...CRANK_TRAILS, ...CHARGE_TRAILS];
 
 /** Throws on a kind that is not registered; the schema has refused it before. */
 function kindOf(trail: string, kind: string): TrailKind {

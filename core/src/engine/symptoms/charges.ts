@@ -3,7 +3,9 @@ import type { MachineState } from '../../machine/part.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Symptom } from './symptom.ts';
 
-const FAST: MachineState = { key: 'run', points: 'turning', speed: 'fast' };
+const FAST: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'none' };
+/** As it is used: its lamps on. */
+const USED: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'all' };
 const KEY_ON: MachineState = { key: 'on', points: 'open' };
 const OFF: MachineState = { key: 'off', points: 'open' };
 
@@ -12,11 +14,15 @@ const CHARGES_FROM = 13.1;
 const BOILS_FROM = 15;
 /** More than this at rest empties a battery in a night or two, amperes. */
 const EMPTIES = 0.35;
+/** Rest volts, of twelve, of a battery that its owner finds flat. */
+const FOUND_FLAT = 12.15;
 
 /** Volts at the battery at a fast idle, of twelve. */
-const fastVolts = (scene: Scene): number => (scene.see('busVolts', FAST) * 12) / scene.machine.fit.volts;
-const starved = (scene: Scene): number => logistic((CHARGES_FROM - fastVolts(scene)) / 0.12);
+const ofTwelve = (scene: Scene, state: MachineState): number =>
+  (scene.see('busVolts', state) * 12) / scene.machine.fit.volts;
+const starved = (scene: Scene): number => logistic((CHARGES_FROM - ofTwelve(scene, USED)) / 0.12);
 const lit = (share: number): number => logistic((share - 0.25) / 0.04);
+const glows = (share: number): number => logistic((share - 0.14) / 0.02);
 
 /** The battery is not filled as it runs. */
 export const noCharge: Symptom = {
@@ -27,14 +33,14 @@ export const noCharge: Symptom = {
 /** Too many volts: the battery boils, lamps blow. */
 export const overcharge: Symptom = {
   id: 'overcharge',
-  likelihood: (scene) => 0.001 + 0.9 * logistic((fastVolts(scene) - BOILS_FROM) / 0.15),
+  likelihood: (scene) => 0.001 + 0.9 * logistic((ofTwelve(scene, FAST) - BOILS_FROM) / 0.15),
   elsewhere: { charge: 0.12 },
 };
 /** The lamp is on when it should be out, or out when it should be on. */
 export const lampWrong: Symptom = {
   id: 'lamp-wrong',
   likelihood: (scene) => {
-    const [on, running] = [lit(scene.see('lampGlow', KEY_ON)), lit(scene.see('lampGlow', FAST))];
+    const [on, running] = [lit(scene.see('lampGlow', KEY_ON)), glows(scene.see('lampGlow', USED))];
     return 0.003 + 0.85 * (1 - on * (1 - running));
   },
   elsewhere: { charge: 0.4 },
@@ -44,7 +50,10 @@ export const flatOvernight: Symptom = {
   id: 'flat-overnight',
   likelihood: (scene) => {
     const emptied = logistic((scene.see('drainAmps', OFF) - EMPTIES) / 0.06);
-    return 0.004 + 0.9 * emptied + (1 - emptied) * 0.3 * starved(scene);
+    const low = logistic((FOUND_FLAT - ofTwelve(scene, OFF)) / 0.08);
+    const takesNone = logistic((1 - scene.see('chargeAmps', FAST)) / 0.2) * (1 - starved(scene));
+    const otherwise = Math.max(0.3 * starved(scene), 0.5 * low, 0.5 * takesNone);
+    return 0.004 + 0.9 * emptied + (1 - emptied) * otherwise;
   },
   elsewhere: { charge: 0.3, crank: 0.05 },
 };

@@ -1,5 +1,7 @@
 import type { Element } from '../types.ts';
 import type { ElementModel } from './model.ts';
+import { accumulator } from './accumulator.ts';
+import { charger } from './charger.ts';
 import { controlledVoltage, gap } from './controlled.ts';
 import { diode } from './diode.ts';
 import { filament } from './filament.ts';
@@ -21,6 +23,8 @@ const MODELS = {
   diode,
   filament,
   motor,
+  charger,
+  accumulator,
   inductor,
   capacitor,
   controlled: controlledVoltage,
@@ -37,3 +41,4 @@ export function modelOf<E extends Element>(element: E): ElementModel<E> {
 }
 export { filamentOhms } from './filament.ts';
 export { motorAt } from './motor.ts';
+export { chargerCan } from './charger.ts';

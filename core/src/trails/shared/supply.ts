@@ -20,6 +20,10 @@ export const supplyStations = (fit: Fit): Station[] => {
   ];
   return all.filter((s): s is Station => s !== false);
 };
+/** Ways of failing that nobody could tell without the starter or the charging are left out where these are not told. */
+const batteryFails = ({ crank, charge }: Fit) =>
+  charge ? {} : { fails: crank ? ['flat', 'tired', 'cell'] : ['flat', 'tired'] };
+
 /** The battery with its live clamp: nodes `post`, `main`. */
 export const batteryParts = (site: Site): readonly PartInstance[] =>
   site.take('battery', () => [
@@ -29,7 +33,7 @@ export const batteryParts = (site: Site): readonly PartInstance[] =>
       station: 'battery',
       kind: PARTS.battery,
       nodes: { a: 'post', b: site.earthPost },
-      ...(site.fit.crank || site.fit.charge ? {} : { fails: ['flat', 'tired'] }),
+      ...batteryFails(site.fit),
     },
     {
       id: 'live-clamp',
@@ -52,6 +56,8 @@ export const strapParts = (site: Site): readonly PartInstance[] =>
 
 /** Battery to switch, engine strap and what stands for a starter that nobody has told. Ends at node `switch-out`. */
 export function supplyParts(fit: Fit, site: Site): PartInstance[] {
+  // The switch is this trail's own: others find it in place.
+  site.take('switch', () => []);
   const all: (PartInstance | false)[] = [
     ...batteryParts(site),
     {

@@ -1,5 +1,8 @@
 import { between, type PartKind } from '../../../machine/part.ts';
 
+/** A nearly full battery takes some four amperes at 14.2 V, ohms of twelve volts. */
+const TAKES_OHMS = 0.4;
+
 /** Resting volts against charge at 25 °C: 12.7 full … 11.8 flat; halved for six volts. */
 export const battery: PartKind = {
   kind: 'battery',
@@ -32,7 +35,8 @@ export const battery: PartKind = {
       repair: 'charge',
       apply: (p, s, fit) => ({
         ...p,
-        restVolts: fit.volts * (between(11.9, 10.8, s) / 12),
+        // Where it is told that it should have been charged, a flat one is found before it is spoilt.
+        restVolts: (fit.volts * (fit.charge ? between(12, 11.3, s) : between(11.9, 10.8, s))) / 12,
         // Where the starter is told, a battery that is as flat as its owner says hardly turns it.
         ohms: p['ohms']! * (fit.crank ? between(2.5, 9, s) : between(1.5, 3, s)),
       }),
@@ -43,6 +47,18 @@ export const battery: PartKind = {
       weight: 3,
       repair: 'replace',
       apply: (p, s, fit) => ({ ...p, ohms: p['ohms']! * (fit.crank ? between(5, 16, s) : between(4, 9, s)) }),
+    },
+    {
+      id: 'sulphated',
+      label: 'takes no charge',
+      weight: 1.5,
+      repair: 'replace',
+      apply: (p, s, fit) => ({
+        ...p,
+        restVolts: fit.volts * (between(12.1, 11.7, s) / 12),
+        chargeOhms: (between(2, 6, s) * fit.volts) / 12,
+        ohms: p['ohms']! * between(2, 4, s),
+      }),
     },
     {
       id: 'cell',
@@ -57,8 +73,14 @@ export const battery: PartKind = {
     },
   ],
   // Node a is the live post, b the earth post. Current flows out of the live post on either polarity.
-  elements: (p, { id, nodes, fit }) => {
-    const emf = p['restVolts']! * (fit.earth === 'positive' ? -1 : 1);
+  elements: (p, { id, nodes, fit, state }) => {
+    const sign = fit.earth === 'positive' ? -1 : 1;
+    const emf = p['restVolts']! * sign;
+    if (fit.charge && state.key === 'run') {
+      const chargeOhms = p['chargeOhms'] ?? (TAKES_OHMS * fit.volts) / 12;
+      const [a, b] = [nodes['a']!, nodes['b']!];
+      return [{ type: 'accumulator', id, a, b, sign, restVolts: p['restVolts']!, ohms: p['ohms']!, chargeOhms }];
+    }
     return [
       { type: 'voltage', id: `${id}.emf`, a: `${id}:emf`, b: nodes['b']!, volts: emf },
       { type: 'resistor', id: `${id}.inside`, a: `${id}:emf`, b: nodes['a']!, ohms: p['ohms']! },

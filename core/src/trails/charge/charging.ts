@@ -1,0 +1,99 @@
+import type { AsFound, Known, MachineParams } from '../../machine/known.ts';
+import type { Offers } from '../../machine/observed.ts';
+import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
+import { BELT, CUTOUT, engineRpm, INDICATOR, makingOf, REGULATOR, REGULATOR_EARTH, SOURCE } from './making.ts';
+
+const KEY_ON: MachineState = { key: 'on', points: 'open' };
+/** Amperes through the lamp that start an alternator of twelve volts [10]. */
+const EXCITES = 0.11;
+/** Below this share of its flux a generator does not start itself. */
+const RESIDUAL_FROM = 0.008;
+/** The field's own current through the regulator's earth, which it then measures too little by; amperes. */
+const EARTH_AMPS = 2.4;
+
+const earthOf = (scene: Known) => scene.machine.partById.get(SOURCE)!.nodes['b']!;
+const nominal = (scene: Known) => scene.machine.fit.volts / 12;
+
+/** Whether the machine excites at all: by its lamp's current, or by what magnetism is left. */
+function excites(found: AsFound, params: MachineParams): boolean {
+  const own = params[SOURCE]!;
+  if (own['residual'] !== undefined) return own['residual'] > RESIDUAL_FROM && own['fieldOhms']! < OPEN_OHMS;
+  if (own['fieldOhms'] === undefined) return true;
+  if (own['fieldOhms'] >= OPEN_OHMS || !params[INDICATOR]) return false;
+  const scene = found(params);
+  return Math.abs(scene.solve(KEY_ON).amps(INDICATOR)) > EXCITES / nominal(scene);
+}
+
+/** What follows from belt, regulator and exciting current: put into the machine's figures before anyone measures. */
+export function settleCharge(found: AsFound, params: MachineParams): MachineParams {
+  const source = params[SOURCE]!;
+  const regulator = params[REGULATOR];
+  const earth = params[REGULATOR_EARTH]?.['ohms'] ?? 0;
+  const { fit } = found(params).machine;
+  const works = (regulator?.['dead'] ?? 0) < 0.5 && earth < OPEN_OHMS && excites(found, params);
+  const put = {
+    works: works ? 1 : 0,
+    carried: params[BELT]?.['carried'] ?? 1,
+    setVolts:
+      (regulator?.['setVolts'] ?? fit.volts * 1.2) + EARTH_AMPS * (earth < OPEN_OHMS ? earth : 0) * (fit.volts / 12),
+  };
+  const settled = { ...params, [SOURCE]: { ...source, ...put } };
+  const cutOut = params[CUTOUT];
+  if (!cutOut) return settled;
+  const making = makingOf('generator', fit);
+  const emf = (speed: 'idle' | 'fast') =>
+    source['ohms']! < OPEN_OHMS
+      ? put.works * source['voltsPerRpm']! * engineRpm(fit, speed) * making.ratio * put.carried * (source['share'] ?? 1)
+      : 0;
+  const closes = (speed: 'idle' | 'fast') => Number(emf(speed) > (13 * fit.volts) / 12);
+  return { ...settled, [CUTOUT]: { ...cutOut, closesIdle: closes('idle'), closesFast: closes('fast') } };
+}
+
+/** Volts at the battery's posts. */
+export function batteryVolts(scene: Known, state: MachineState): number {
+  const { nodes } = scene.machine.partById.get('battery')!;
+  const at = scene.solve(state);
+  return Math.abs(at.volts(nodes['a']!) - at.volts(nodes['b']!));
+}
+/** Amperes out of the battery with all switched off. */
+function drain(scene: Known): number {
+  const at = scene.solve({ key: 'off', points: 'open' });
+  return Math.abs(at.amps('live-clamp'));
+}
+const sign = (scene: Known) => (scene.machine.fit.earth === 'positive' ? -1 : 1);
+/** Amperes into the battery as it runs. */
+export const intoBattery = (scene: Known, state: MachineState): number =>
+  -sign(scene) * scene.solve(state).amps('live-clamp');
+/** Amperes that the machine gives. */
+export const given = (scene: Known, state: MachineState): number => Math.abs(scene.solve(state).amps('charge-wire'));
+/** Volts at the machine's own output. */
+export function sourceVolts(scene: Known, state: MachineState): number {
+  const at = scene.solve(state);
+  return Math.abs(at.volts('chg-out') - at.volts(earthOf(scene)));
+}
+/** Share of its rated volts that the lamp has; of one that is told by an ammeter or by nothing, none. */
+export function lampShare(scene: Known, state: MachineState): number {
+  const lamp = scene.machine.partById.get(INDICATOR);
+  const figures = scene.params[INDICATOR];
+  if (!lamp || figures?.['watts'] === undefined) return state.key === 'on' ? 1 : 0;
+  if ((figures['out'] ?? 0) > 0.5) return 0;
+  const at = scene.solve(state);
+  return Math.abs(at.volts(lamp.nodes['a']!) - at.volts(lamp.nodes['b']!)) / scene.machine.fit.volts;
+}
+
+export const chargeOffers: Offers = {
+  busVolts: (scene, state) => batteryVolts(scene, state),
+  chargeAmps: (scene, state) => (state.key === 'run' ? intoBattery(scene, state) : 0),
+  lampGlow: (scene, state) => lampShare(scene, state),
+  drainAmps: (scene) => drain(scene),
+};
+/** Without a battery there is only what reaches the lamps, and nothing to be flat. */
+export const lightingOffers: Offers = {
+  busVolts: (scene, state) => {
+    const { volts } = scene.machine.fit;
+    if (state.key !== 'run') return (volts * 12.6) / 12;
+    const at = scene.solve(state);
+    const lit = scene.params['lamps']!['watts']! > 1;
+    return lit ? Math.abs(at.volts('lamps') - at.volts(earthOf(scene))) : 0;
+  },
+};

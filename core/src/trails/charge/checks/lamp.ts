@@ -1,0 +1,123 @@
+import type { Check, CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
+import type { MachineState } from '../../../machine/part.ts';
+import { seen } from '../../../machine/seen.ts';
+import { logistic } from '../../../random/lcg.ts';
+import { INDICATOR } from '../making.ts';
+import { FAST, running } from './volts.ts';
+
+const KEY_ON: MachineState = { key: 'on', points: 'open' };
+const WORDS = ['lit', 'glows', 'out'] as const;
+const hasLamp = ({ partById }: Machine) => partById.get(INDICATOR)?.kind.kind === 'charge lamp';
+
+/** Shares of words from the share of its rated volts that a small lamp has. */
+function glow(share: number): Record<(typeof WORDS)[number], number> {
+  const out = logistic((0.12 - share) / 0.02);
+  const lit = logistic((share - 0.55) / 0.05);
+  return { lit, glows: Math.max(0, 1 - lit - out), out };
+}
+
+/** The lamp's states: key on, and running. */
+export const chargeLampStates: CheckMaker = (machine) => {
+  if (!hasLamp(machine)) return [];
+  const state = (
+    id: string,
+    label: string,
+    at: MachineState,
+    how: Pick<Check, 'set' | 'state' | 'opens' | 'cautions'>,
+    watch: string,
+  ): Check => ({
+    ...how,
+    id,
+    station: INDICATOR,
+    label,
+    touch: 'Nothing: look at it in the shade of a hand.',
+    watch,
+    instrument: 'eyes',
+    probe: { kind: 'look', sees: (scene) => glow(scene.see('lampGlow', at)) },
+    words: WORDS,
+    needs: [INDICATOR],
+    minutes: 0.4,
+  });
+  return [
+    state(
+      'charge-lamp-on',
+      'Charge lamp, key on, engine still',
+      KEY_ON,
+      { set: 'Key on, engine still.', state: KEY_ON, opens: [], cautions: [] },
+      'Lit. Out: bulb, wire, rotor or its brushes.',
+    ),
+    state(
+      'charge-lamp-run',
+      'Charge lamp, running fast',
+      FAST,
+      running(machine, 'fast', FAST),
+      'Out. Lit: no charge. A glow: a diode, or a drop between its two sides.',
+    ),
+  ];
+};
+
+/** The lamp and its wire by themselves. */
+export const chargeLampWire: CheckMaker = (machine) =>
+  machine.partById.has(INDICATOR)
+    ? [
+        {
+          id: 'charge-lamp-earthed',
+          station: INDICATOR,
+          label: hasLamp(machine)
+            ? 'Its wire held to earth: does the lamp light?'
+            : 'Its wire held to earth: does a test lamp in it light?',
+          set: 'Key on, engine still, wire off the machine.',
+          touch: 'Hold the wire’s end to bare metal for a moment.',
+          watch: 'Lights: lamp and wire are well, look at the machine. Stays out: bulb or wire.',
+          instrument: 'eyes',
+          probe: {
+            kind: 'look',
+            sees: (scene) => {
+              const lamp = scene.params[INDICATOR]!;
+              const broken = (lamp['out'] ?? 0) > 0.5 || (lamp['ohms'] ?? 0) > 1e6;
+              const weak = (lamp['led'] ?? 0) > 0.5;
+              return broken
+                ? { lights: 0.02, 'stays out': 0.98 }
+                : weak
+                  ? { lights: 0.9, 'stays out': 0.1 }
+                  : { lights: 0.97, 'stays out': 0.03 };
+            },
+          },
+          state: KEY_ON,
+          words: ['lights', 'stays out'],
+          needs: [INDICATOR],
+          minutes: 2,
+          opens: [],
+          cautions: ['battery'],
+        },
+        ...(hasLamp(machine)
+          ? [
+              {
+                id: 'charge-bulb',
+                station: INDICATOR,
+                label: 'Bulb of the charge lamp',
+                set: 'Bulb out of its holder.',
+                touch: 'Hold it to the light, or to a battery.',
+                watch: 'Whole with its filament, blown, or something else that somebody fitted.',
+                instrument: 'eyes',
+                probe: {
+                  kind: 'look',
+                  sees: (scene) => {
+                    const lamp = scene.params[INDICATOR]!;
+                    const blown = seen((lamp['out'] ?? 0) > 0.5 && (lamp['off'] ?? 0) < 0.5, 0.96);
+                    const led = (1 - blown) * seen((lamp['led'] ?? 0) > 0.5, 0.96);
+                    return { whole: 1 - blown - led, blown, 'no filament': led };
+                  },
+                },
+                state: { key: 'off', points: 'open' },
+                words: ['whole', 'blown', 'no filament'],
+                needs: [INDICATOR],
+                minutes: 1.5,
+                opens: ['behind the dash'],
+                cautions: [],
+              } satisfies Check,
+            ]
+          : []),
+      ]
+    : [];

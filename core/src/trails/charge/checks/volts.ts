@@ -1,0 +1,173 @@
+import { block, earthPost, nodeOf, touch, type Check, type CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
+import type { MachineState } from '../../../machine/part.ts';
+import { batteryVolts, given, intoBattery } from '../charging.ts';
+import { REGULATOR_EARTH, SOURCE } from '../making.ts';
+
+export const IDLE: MachineState = { key: 'run', points: 'turning', loads: 'none' };
+export const FAST: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'none' };
+export const LOADED: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'all' };
+const RUNNING_CAUTIONS = ['charging battery', 'rotating parts', 'exhaust gas'] as const;
+export const running = (
+  machine: Machine,
+  words: string,
+  state: MachineState,
+): Pick<Check, 'set' | 'state' | 'opens' | 'cautions'> => ({
+  set: `Engine running ${words}, out of doors or with the exhaust led away.`,
+  state,
+  opens: [],
+  cautions: [...RUNNING_CAUTIONS, ...(machine.fit.marine ? (['marine'] as const) : [])],
+});
+export const charges = ({ partById }: Machine): boolean => partById.has(SOURCE);
+
+/** Volts at the battery against speed and load, and at the machine. */
+export const chargeVolts: CheckMaker = (machine) => {
+  if (!charges(machine)) return [];
+  const set = machine.fit.volts === 6 ? '7.1' : machine.fit.volts === 24 ? '28.4' : '14.2';
+  const posts = touch(machine, 'post', earthPost(machine));
+  const live = nodeOf(machine, SOURCE, 'a');
+  const battery = (id: string, label: string, words: string, state: MachineState, watch: string): Check => ({
+    ...running(machine, words, state),
+    id,
+    station: 'battery',
+    label,
+    touch: posts,
+    watch,
+    instrument: 'voltmeter',
+    probe: { kind: 'figure', value: (scene) => batteryVolts(scene, state) },
+    needs: ['battery', 'charge-wire'],
+    minutes: 1,
+  });
+  return [
+    battery(
+      'charge-idle',
+      'Battery volts, idling',
+      'at its idle, all off',
+      IDLE,
+      'Above what it had at rest, from the speed at which it cuts in.',
+    ),
+    battery(
+      'charge-fast',
+      'Battery volts, fast, all off',
+      'fast, all off',
+      FAST,
+      `About ${set} V. Much more boils the battery; as at rest: nothing arrives.`,
+    ),
+    battery(
+      'charge-loaded',
+      'Battery volts, fast, all on',
+      'fast, lamps and all consumers on',
+      LOADED,
+      'Falls a little; below the rest volts the machine gives less than is taken.',
+    ),
+    {
+      ...running(machine, 'fast, all on', LOADED),
+      id: 'charge-source',
+      station: SOURCE,
+      label: 'Volts at the machine itself, fast',
+      touch: touch(machine, live, block(machine)),
+      watch: 'Volts here and none at the battery: the wire. None here either: the machine or what excites it.',
+      instrument: 'voltmeter',
+      probe: { kind: 'across', live, earth: block(machine) },
+      minutes: 1.5,
+    },
+    {
+      ...running(machine, 'fast, all on', LOADED),
+      id: 'charge-drop',
+      station: 'charge-wire',
+      label: 'Drop over the charge wire, fast, all on',
+      touch: touch(machine, 'chg-out', 'main'),
+      watch: 'Three tenths at most.',
+      instrument: 'voltmeter',
+      probe: { kind: 'across', live: 'chg-out', earth: 'main' },
+      minutes: 1.5,
+    },
+    {
+      ...running(machine, 'fast, all on', LOADED),
+      id: 'charge-amps',
+      station: 'charge-wire',
+      label: 'Current of the charge wire, fast, all on',
+      touch: 'Clamp around the charge wire, its zero set beside it.',
+      watch: 'What is taken, and a few amperes for the battery.',
+      instrument: 'clamp meter',
+      probe: { kind: 'figure', value: (scene) => given(scene, LOADED) },
+      needs: ['charge-wire'],
+      minutes: 1.2,
+    },
+    {
+      ...running(machine, 'fast, all off', FAST),
+      id: 'charge-takes',
+      station: 'battery',
+      label: 'Current into the battery, fast',
+      touch: 'Clamp around the live battery cable, its zero set beside it.',
+      watch: 'Some amperes that fall as it fills. None with the volts well up: the battery takes nothing.',
+      instrument: 'clamp meter',
+      probe: { kind: 'figure', value: (scene) => intoBattery(scene, FAST) },
+      needs: ['live-clamp'],
+      minutes: 1.2,
+    },
+    ...(machine.partById.has(REGULATOR_EARTH)
+      ? [
+          {
+            ...running(machine, 'fast, all on', LOADED),
+            id: 'charge-regulator-earth',
+            station: REGULATOR_EARTH,
+            label: 'Drop, regulator’s case to the battery’s earth',
+            touch: 'One probe on the regulator’s case, the other on the battery’s earth post.',
+            watch: 'Next to nothing: it regulates against this.',
+            instrument: 'voltmeter',
+            probe: {
+              kind: 'figure',
+              value: (scene) => {
+                const { ohms } = scene.params[REGULATOR_EARTH]!;
+                return Math.min(machine.fit.volts, 2.4 * ohms!);
+              },
+            },
+            needs: [REGULATOR_EARTH],
+            minutes: 1.2,
+          } satisfies Check,
+        ]
+      : []),
+  ];
+};
+
+/** What leaves the battery with everything off. */
+export const drainAtRest: CheckMaker = (machine) =>
+  charges(machine)
+    ? [
+        {
+          id: 'charge-drain',
+          station: 'standing',
+          label: 'Current at rest',
+          set: 'Key out, doors shut, ten minutes after the last thing was switched.',
+          touch: 'Clamp around the battery’s earth cable, its zero set beside it.',
+          watch: 'An old machine takes nothing, one with a clock some hundredths.',
+          instrument: 'clamp meter',
+          probe: { kind: 'figure', value: (scene) => scene.see('drainAmps', { key: 'off', points: 'open' }) },
+          state: { key: 'off', points: 'open' },
+          needs: ['live-clamp', 'standing'],
+          minutes: 3,
+          opens: [],
+          cautions: ['battery'],
+        },
+        {
+          id: 'charge-drain-unplugged',
+          station: SOURCE,
+          label: 'Current at rest, charge wire off',
+          set: 'Battery earth off, charge wire off and kept from metal, earth on again.',
+          touch: 'Clamp around the battery’s earth cable, its zero set beside it.',
+          watch: 'Gone now: the machine, its cut-out or its diodes. Still there: something else stays on.',
+          instrument: 'clamp meter',
+          probe: {
+            kind: 'figure',
+            value: (scene) =>
+              Math.abs(scene.solve({ key: 'off', points: 'open', unplugged: ['charge-wire'] }).amps('live-clamp')),
+          },
+          state: { key: 'off', points: 'open' },
+          needs: ['live-clamp', 'charge-wire'],
+          minutes: 4,
+          opens: [],
+          cautions: ['battery'],
+        },
+      ]
+    : [];

@@ -1,0 +1,106 @@
+import type { Fit } from '../../schema/fit.ts';
+
+type Kind = NonNullable<Fit['charge']>['kind'];
+
+/** Speeds of the engine, rev/min: small ones idle and are held faster. */
+export const engineRpm = (fit: Fit, speed: 'idle' | 'fast' = 'idle'): number =>
+  fit.cylinders <= 2 ? (speed === 'idle' ? 1300 : 4500) : speed === 'idle' ? 850 : 2400;
+
+/** What a sound machine of a kind is like. Volts are of a phase, effective; of a commutator's machine direct. */
+export interface Making {
+  readonly winding: 'direct' | 'single' | 'three';
+  /** Turns of the machine for one of the engine. */
+  readonly ratio: number;
+  readonly voltsPerRpm: number;
+  readonly ohms: number;
+  /** Reactance for each rev/min, ohms. */
+  readonly reactancePerRpm: number;
+  readonly diodeVolts: number;
+}
+
+/** What a machine of a kind gives at most, amperes into a battery: where its windings' own reactance holds it. */
+export function mostAmps(kind: Kind, fit: Fit): number {
+  const { voltsPerRpm, reactancePerRpm } = makingOf(kind, fit);
+  if (reactancePerRpm === 0) return (22 * 12) / fit.volts;
+  return (
+    (voltsPerRpm / reactancePerRpm) *
+    (kind === 'stator-single' || kind === 'lighting-coil' ? 0.9 : 1.35) *
+    (fit.charge?.wave === 'half' ? 0.5 : 1)
+  );
+}
+
+/** What goes through a short at any speed, of a phase: what the output flattens at [9]. */
+const flattens = (voltsPerRpm: number, amps: number): number => voltsPerRpm / amps;
+
+/**
+ * Typical figures of twelve volts: a generator of 22 A that cuts in above idle, an alternator of 40 A, three phases
+ * under a flywheel of 15 A with 15–25 V a thousand rev/min between open legs, one phase of 8 A [10]. Other voltages
+ * scale volts up and amperes down.
+ */
+export function makingOf(kind: Kind, fit: Fit): Making {
+  const v = fit.volts / 12;
+  switch (kind) {
+    case 'generator':
+      return {
+        winding: 'direct',
+        ratio: 1.7,
+        voltsPerRpm: 0.0083 * v,
+        ohms: 0.22 * v ** 2,
+        reactancePerRpm: 0,
+        diodeVolts: 0,
+      };
+    case 'alternator':
+    case 'alternator-apart': {
+      const k = 0.0071 * v;
+      return {
+        winding: 'three',
+        ratio: 2.1,
+        voltsPerRpm: k,
+        ohms: 0.06 * v ** 2,
+        reactancePerRpm: flattens(k, 30 / v),
+        diodeVolts: 1.5,
+      };
+    }
+    case 'stator-three': {
+      const k = 0.0115 * v;
+      return {
+        winding: 'three',
+        ratio: 1,
+        voltsPerRpm: k,
+        ohms: 0.2 * v ** 2,
+        reactancePerRpm: flattens(k, 12 / v),
+        diodeVolts: 1.5,
+      };
+    }
+    case 'stator-single': {
+      const k = 0.018 * v;
+      return {
+        winding: 'single',
+        ratio: 1,
+        voltsPerRpm: k,
+        ohms: 0.4 * v ** 2,
+        reactancePerRpm: flattens(k, 10 / v),
+        diodeVolts: fit.charge?.wave === 'half' ? 0.8 : 1.5,
+      };
+    }
+    case 'lighting-coil': {
+      const k = 0.012 * v;
+      return {
+        winding: 'single',
+        ratio: 1,
+        voltsPerRpm: k,
+        ohms: 0.5 * v ** 2,
+        reactancePerRpm: flattens(k, 8 / v),
+        diodeVolts: 0,
+      };
+    }
+  }
+}
+export const about = (middle: number, off = 0.08) => ({ low: middle * (1 - off), high: middle * (1 + off) });
+/** Ids of the parts that this trail asks for by name. */
+export const SOURCE = 'charger';
+export const REGULATOR = 'charge-regulator';
+export const REGULATOR_EARTH = 'regulator-earth';
+export const BELT = 'belt';
+export const CUTOUT = 'cut-out';
+export const INDICATOR = 'charge-lamp';

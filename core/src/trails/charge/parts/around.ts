@@ -1,0 +1,202 @@
+import type { Fit } from '../../../schema/fit.ts';
+import { mostAmps } from '../making.ts';
+import { between, inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+
+/** V-belt from the crank. Slack, it slips the more the more is asked. */
+export const belt: PartKind = {
+  kind: 'belt',
+  plates: [
+    {
+      id: 'deflectionMetres',
+      label: 'Gives at mid-span',
+      dimension: 'length',
+      typical: () => ({ low: 7e-3, high: 12e-3 }),
+    },
+    {
+      id: 'carried',
+      label: 'Speed carried over',
+      dimension: 'ratio',
+      typical: () => ({ low: 1, high: 1 }),
+      hidden: true,
+    },
+  ],
+  repairs: [
+    { id: 'tighten', label: 'Tighten the belt', minutes: 10, money: 0 },
+    { id: 'replace', label: 'Replace the belt', minutes: 25, money: 12 },
+  ],
+  faults: [
+    {
+      id: 'slack',
+      label: 'slack: it slips and squeals',
+      weight: 3,
+      repair: 'tighten',
+      apply: (p, s) => ({ ...p, deflectionMetres: between(20e-3, 35e-3, s), carried: between(0.55, 0.25, s) }),
+    },
+    {
+      id: 'gone',
+      label: 'gone',
+      weight: 1,
+      repair: 'replace',
+      apply: (p) => ({ ...p, deflectionMetres: 0.2, carried: 0 }),
+    },
+  ],
+  elements: () => [],
+};
+
+/** The thick wire from the machine to the battery, with its plugs and fuse. */
+export const chargeWire: PartKind = {
+  kind: 'charge wire',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: ({ volts }) => ({ low: 0.003 * (volts / 12), high: 0.012 * (volts / 12) }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'remake', label: 'Remake the charge wire’s joints', minutes: 20, money: 6 }],
+  faults: [
+    {
+      id: 'corroded',
+      label: 'a joint of it poor or melted',
+      weight: 2.5,
+      repair: 'remake',
+      comesWith: 'heat',
+      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(0.35, 3, s) * (volts / 12) }),
+    },
+    {
+      id: 'broken',
+      label: 'broken, or its fuse blown',
+      weight: 2,
+      repair: 'remake',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+  ],
+  elements: inLine,
+};
+
+/** Filament between the key and the machine; where a resistor is in its place it cannot blow. */
+export const chargeLamp: PartKind = {
+  kind: 'charge lamp',
+  plates: [{ id: 'watts', label: 'Power', dimension: 'ratio', typical: () => ({ low: 2.2, high: 3 }) }],
+  repairs: [
+    { id: 'bulb', label: 'Replace the bulb', minutes: 8, money: 1 },
+    { id: 'wire', label: 'Mend the lamp’s wire', minutes: 20, money: 2 },
+  ],
+  faults: [
+    { id: 'blown', label: 'blown', weight: 3, repair: 'bulb', apply: (p) => ({ ...p, out: 1 }) },
+    {
+      id: 'swapped',
+      label: 'an LED in its place: too little to excite',
+      weight: 0.8,
+      repair: 'bulb',
+      apply: (p) => ({ ...p, led: 1 }),
+    },
+    {
+      id: 'wire',
+      label: 'its wire broken',
+      weight: 1.5,
+      repair: 'wire',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, out: 1, off: 1 }),
+    },
+  ],
+  elements: (p, { id, nodes, fit }) => {
+    const [a, b] = [nodes['a']!, nodes['b']!];
+    if ((p['out'] ?? 0) > 0.5) return [{ type: 'resistor', id, a, b, ohms: OPEN_OHMS }];
+    if ((p['led'] ?? 0) > 0.5) return [{ type: 'resistor', id, a, b, ohms: 900 }];
+    return [{ type: 'filament', id, a, b, hotOhms: fit.volts ** 2 / p['watts']!, ratedVolts: fit.volts }];
+  },
+};
+/** In place of a lamp: what starts the machine where an ammeter, or nothing, tells. */
+export const exciteResistor: PartKind = {
+  kind: 'exciting resistor',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: ({ volts }) => ({ low: 40 * (volts / 12) ** 2, high: 60 * (volts / 12) ** 2 }),
+    },
+  ],
+  repairs: [{ id: 'wire', label: 'Mend the exciting wire', minutes: 20, money: 2 }],
+  faults: [
+    {
+      id: 'wire',
+      label: 'its wire broken',
+      weight: 2.5,
+      repair: 'wire',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+  ],
+  elements: inLine,
+};
+
+/** Of a machine whose consumers nobody has listed: what such a one mostly takes with its lamps on, of what it gives. */
+const USUAL_SHARE = 0.4;
+/** What the machine takes with all on. */
+export function wattsOf(fit: Fit): number {
+  const { loads, kind } = fit.charge!;
+  return loads.length ? loads.reduce((sum, l) => sum + l.watts, 0) : USUAL_SHARE * mostAmps(kind, fit) * fit.volts;
+}
+
+/** All that the machine takes as it runs, as one load; off where a check says so. */
+export const consumers: PartKind = {
+  kind: 'consumers',
+  plates: [],
+  repairs: [],
+  faults: [],
+  elements: (_p, { id, nodes, fit, state }) => {
+    const watts = wattsOf(fit);
+    return state.key === 'run' && state.loads === 'all' && watts > 0
+      ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: fit.volts ** 2 / watts }]
+      : [];
+  },
+};
+
+/** What is always on, and what ought not to be. */
+export const standing: PartKind = {
+  kind: 'standing drain',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Of what is always on',
+      dimension: 'resistance',
+      typical: ({ volts }) => ({ low: 600 * volts, high: 6000 * volts }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'find', label: 'Find the hidden consumer, circuit by circuit', minutes: 60, money: 5 }],
+  faults: [
+    {
+      id: 'drain',
+      label: 'something stays on',
+      weight: 3,
+      repair: 'find',
+      comesWith: 'shaking',
+      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(16, 4, s) * (volts / 12) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+};
+
+/** Lamps on a coil that charges nothing: they hold its volts down. */
+export const lamps: PartKind = {
+  kind: 'lamps',
+  plates: [{ id: 'watts', label: 'Lamps, all on', dimension: 'ratio', typical: () => ({ low: 30, high: 40 }) }],
+  repairs: [{ id: 'bulb', label: 'Replace the lamp', minutes: 5, money: 3 }],
+  faults: [{ id: 'blown', label: 'blown', weight: 3, repair: 'bulb', apply: (p) => ({ ...p, watts: 1e-9 }) }],
+  elements: (p, { id, nodes, fit }) => [
+    {
+      type: 'filament',
+      id,
+      a: nodes['a']!,
+      b: nodes['b']!,
+      hotOhms: fit.volts ** 2 / p['watts']!,
+      ratedVolts: fit.volts,
+    },
+  ],
+};

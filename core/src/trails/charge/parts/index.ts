@@ -1,0 +1,24 @@
+import { belt, chargeLamp, chargeWire, consumers, exciteResistor, lamps, standing } from './around.ts';
+import { cutOut, regulator, regulatorBox, regulatorEarth, regulatorRectifier } from './regulator.ts';
+import { alternator, generator, statorSingle, statorThree } from './source.ts';
+
+/** The kinds of part that the charge trail is built of, besides what trails share. */
+export const CHARGE_PARTS = {
+  alternator,
+  belt,
+  chargeLamp,
+  chargeWire,
+  consumers,
+  cutOut,
+  exciteResistor,
+  generator,
+  lamps,
+  regulator,
+  regulatorBox,
+  regulatorEarth,
+  regulatorRectifier,
+  standing,
+  statorSingle,
+  statorThree,
+} as const;
+export { chargerOf } from './source.ts';

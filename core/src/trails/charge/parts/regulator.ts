@@ -1,0 +1,146 @@
+import { between, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+
+const setting = (low: number, high: number): PartKind['plates'][number] => ({
+  id: 'setVolts',
+  label: 'Set point at 25 °C',
+  dimension: 'voltage',
+  typical: ({ volts }) => ({ low: (low * volts) / 12, high: (high * volts) / 12 }),
+});
+const faults = (repair: string): PartKind['faults'] => [
+  {
+    id: 'low',
+    label: 'regulates too low',
+    weight: 1.2,
+    repair,
+    apply: (p, s, { volts }) => ({ ...p, setVolts: (between(13, 12.3, s) * volts) / 12 }),
+  },
+  {
+    id: 'high',
+    label: 'regulates too high, or not at all',
+    weight: 2,
+    repair,
+    comesWith: 'heat',
+    apply: (p, s, { volts }) => ({ ...p, setVolts: (between(15.8, 19, s) * volts) / 12 }),
+  },
+  {
+    id: 'dead',
+    label: 'lets nothing through',
+    weight: 2,
+    repair,
+    comesWith: 'heat',
+    apply: (p) => ({ ...p, setVolts: 0, dead: 1 }),
+  },
+];
+
+/** A transistor regulator, in the machine or in a box of its own. */
+export const regulator: PartKind = {
+  kind: 'regulator',
+  plates: [setting(13.9, 14.5)],
+  repairs: [{ id: 'replace', label: 'Replace the regulator', minutes: 30, money: 45 }],
+  faults: faults('replace'),
+  elements: () => [],
+};
+/** Vibrating contacts in a box, beside the cut-out. */
+export const regulatorBox: PartKind = {
+  kind: 'regulator box',
+  plates: [setting(13.9, 14.6)],
+  repairs: [
+    { id: 'set', label: 'Clean and set the regulator’s contacts', minutes: 35, money: 0 },
+    { id: 'replace', label: 'Replace the regulator box', minutes: 30, money: 90 },
+  ],
+  faults: faults('set').map((f) => (f.id === 'dead' ? { ...f, repair: 'replace' } : f)),
+  elements: () => [],
+};
+/** Rectifier and regulator of a flywheel's coils in one block of cast metal. */
+export const regulatorRectifier: PartKind = {
+  kind: 'regulator-rectifier',
+  plates: [setting(14, 14.6)],
+  repairs: [{ id: 'replace', label: 'Replace the regulator-rectifier', minutes: 25, money: 95 }],
+  faults: [
+    ...faults('replace'),
+    {
+      id: 'leaks',
+      label: 'a diode leaks: it empties the battery at rest',
+      weight: 1,
+      repair: 'replace',
+      apply: (p, s, { volts }) => ({ ...p, leakOhms: logBetween(25, 5, s) * (volts / 12) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['leakOhms'] ?? 3e5 },
+  ],
+};
+
+/** The regulator's own earth: it measures against it. */
+export const regulatorEarth: PartKind = {
+  kind: 'regulator earth',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Resistance',
+      dimension: 'resistance',
+      typical: () => ({ low: 0.002, high: 0.02 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'remake', label: 'Clean and remake the regulator’s earth', minutes: 12, money: 1 }],
+  faults: [
+    {
+      id: 'poor',
+      label: 'poor',
+      weight: 2,
+      repair: 'remake',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, ohms: logBetween(0.5, 2.2, s) }),
+    },
+    {
+      id: 'off',
+      label: 'off',
+      weight: 1,
+      repair: 'remake',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+  ],
+  elements: () => [],
+};
+
+/** Closes once the generator stands above the battery; nodes `a` generator, `b` battery side. `closes` is put in. */
+export const cutOut: PartKind = {
+  kind: 'cut-out',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'Contact',
+      dimension: 'resistance',
+      typical: () => ({ low: 0.003, high: 0.02 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'set', label: 'Clean and set the cut-out', minutes: 25, money: 0 }],
+  faults: [
+    { id: 'open', label: 'does not close', weight: 1.5, repair: 'set', apply: (p) => ({ ...p, stays: -1 }) },
+    {
+      id: 'welded',
+      label: 'welded shut: it empties the battery through the generator',
+      weight: 0.8,
+      repair: 'set',
+      apply: (p) => ({ ...p, stays: 1 }),
+    },
+  ],
+  elements: (p, { id, nodes, state }) => [
+    {
+      type: 'switch',
+      id,
+      a: nodes['a']!,
+      b: nodes['b']!,
+      closed:
+        (p['stays'] ?? 0) > 0.5 ||
+        ((p['stays'] ?? 0) > -0.5 &&
+          state.key === 'run' &&
+          (p[state.speed === 'fast' ? 'closesFast' : 'closesIdle'] ?? 0) > 0.5),
+      onOhms: p['ohms']!,
+      offOhms: OPEN_OHMS,
+    },
+  ],
+};

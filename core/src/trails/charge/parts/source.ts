@@ -1,0 +1,287 @@
+import { chargerCan, type Charger, type Element } from '../../../network/index.ts';
+import {
+  between,
+  logBetween,
+  OPEN_OHMS,
+  type FaultMode,
+  type PartContext,
+  type PartKind,
+  type PartParams,
+  type PlateSpec,
+} from '../../../machine/part.ts';
+import type { Fit } from '../../../schema/fit.ts';
+import { about, engineRpm, makingOf } from '../making.ts';
+
+type Kind = NonNullable<Fit['charge']>['kind'];
+const kindOf = (fit: Fit): Kind => fit.charge?.kind ?? 'alternator';
+
+const SOUND_BELT = 0.95;
+const SLIPS_MORE = 0.55;
+/** A machine that cannot lift its terminals over a battery of this many volts, of twelve, gives nothing. */
+const OVER_VOLTS = 12.4;
+const IRON_OHMS = 600;
+
+/** Whether the machine stands above the battery at all. */
+const lifts = (e: Charger, fit: Fit): boolean => chargerCan(e, (OVER_VOLTS * fit.volts) / 12).amps > 0;
+
+/** The machine as a charger at a state's speed; `works`, `carried` and `setVolts` are put in before anyone measures. */
+export function chargerOf(p: PartParams, { id, nodes, fit, state }: PartContext): Charger {
+  const making = makingOf(kindOf(fit), fit);
+  const carried = p['carried'] ?? 1;
+  // A belt that slips does so the more, the more is asked.
+  const slips = carried < SOUND_BELT && state.loads === 'all' ? SLIPS_MORE * carried : carried;
+  const rpm = engineRpm(fit, state.speed) * making.ratio * slips;
+  return {
+    type: 'charger',
+    id,
+    a: nodes['a']!,
+    b: nodes['b']!,
+    sign: fit.earth === 'positive' ? -1 : 1,
+    winding: making.winding,
+    halfWave: fit.charge?.wave === 'half',
+    emfVolts: p['voltsPerRpm']! * rpm * (p['share'] ?? 1),
+    ohms: p['ohms']!,
+    reactanceOhms: making.reactancePerRpm * rpm,
+    diodeVolts: making.diodeVolts,
+    setVolts: p['setVolts'] ?? 0,
+    droopOhms: (0.012 * fit.volts) / 12,
+  };
+}
+
+const plates = (winding: string): PlateSpec[] => [
+  {
+    id: 'voltsPerRpm',
+    label: 'Volts for each rev/min',
+    dimension: 'voltage',
+    typical: (fit) => about(makingOf(kindOf(fit), fit).voltsPerRpm),
+    hidden: true,
+  },
+  {
+    id: 'ohms',
+    label: winding,
+    dimension: 'resistance',
+    typical: (fit) => about(makingOf(kindOf(fit), fit).ohms, 0.15),
+  },
+];
+function running(p: PartParams, context: PartContext): Element[] {
+  if (context.state.key !== 'run' || (p['works'] ?? 1) < 0.5 || p['ohms']! >= OPEN_OHMS) return [];
+  const charger = chargerOf(p, context);
+  // Its iron takes a little by itself: what nothing is connected to does not run away.
+  const { a, b, id } = charger;
+  return lifts(charger, context.fit)
+    ? [charger, { type: 'resistor', id: `${id}.iron`, a, b, ohms: IRON_OHMS * (context.fit.volts / 12) ** 2 }]
+    : [];
+}
+
+const brushes: FaultMode = {
+  id: 'brushes',
+  label: 'its brushes worn or stuck',
+  weight: 3,
+  repair: 'brushes',
+  comesWith: 'shaking',
+  apply: (p) => ({ ...p, fieldOhms: OPEN_OHMS, worn: 1 }),
+};
+const fieldOpen: FaultMode = {
+  id: 'field-open',
+  label: 'its field open',
+  weight: 1.2,
+  repair: 'replace',
+  comesWith: 'heat',
+  apply: (p) => ({ ...p, fieldOhms: OPEN_OHMS }),
+};
+const repairs = (what: string, money: number): PartKind['repairs'] => [
+  { id: 'brushes', label: `Renew the ${what}’s brushes`, minutes: 50, money: 14 },
+  { id: 'replace', label: `Replace the ${what}`, minutes: 45, money },
+];
+const field: PlateSpec = {
+  id: 'fieldOhms',
+  label: 'Field',
+  dimension: 'resistance',
+  typical: (fit) => {
+    const ohms = (kindOf(fit) === 'generator' ? 6 : 3.6) * (fit.volts / 12) ** 2;
+    return about(ohms, 0.15);
+  },
+};
+
+/** Two-brush generator: armature, shunt field, the magnetism that is left in its iron. Nodes `a` armature, `b` earth. */
+export const generator: PartKind = {
+  kind: 'generator',
+  plates: [
+    ...plates('Armature'),
+    field,
+    {
+      id: 'residual',
+      label: 'Magnetism left',
+      dimension: 'ratio',
+      typical: () => ({ low: 0.02, high: 0.05 }),
+      hidden: true,
+    },
+  ],
+  repairs: [...repairs('generator', 150), { id: 'polarise', label: 'Polarise the generator', minutes: 5, money: 0 }],
+  faults: [
+    { ...brushes, apply: (p) => ({ ...p, ohms: OPEN_OHMS, worn: 1 }) },
+    fieldOpen,
+    {
+      id: 'no-residual',
+      label: 'has lost its magnetism, or is polarised the wrong way',
+      weight: 1.5,
+      repair: 'polarise',
+      apply: (p) => ({ ...p, residual: 0 }),
+    },
+    {
+      id: 'shorted',
+      label: 'its armature shorted',
+      weight: 1,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, share: between(0.5, 0.2, s) }),
+    },
+  ],
+  elements: (p, context) => {
+    const { id, nodes } = context;
+    // Standing still it is a low resistance to earth: its lamp lights through it.
+    const still = Math.min(OPEN_OHMS, p['ohms']! < OPEN_OHMS ? 1.2 : OPEN_OHMS);
+    const working = running(p, context);
+    return working.length ? working : [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: still }];
+  },
+};
+
+/** Alternator with a wound rotor. Nodes `a` its output, `b` earth, `ind` the terminal of lamp and exciting current. */
+export const alternator: PartKind = {
+  kind: 'alternator',
+  plates: [...plates('Stator, a leg'), { ...field, label: 'Rotor, ring to ring' }],
+  repairs: repairs('alternator', 170),
+  faults: [
+    brushes,
+    fieldOpen,
+    {
+      id: 'phase',
+      label: 'a leg of its stator open',
+      weight: 1,
+      repair: 'replace',
+      apply: (p, s) => ({
+        ...p,
+        share: between(0.66, 0.58, s),
+        feedsOhms: between(0.7, 1.3, s),
+        ripple: between(0.5, 0.9, s),
+      }),
+    },
+    {
+      id: 'diode-open',
+      label: 'a diode open',
+      weight: 1.5,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p, s) => ({
+        ...p,
+        share: between(0.8, 0.72, s),
+        feedsOhms: between(0.6, 1.2, s),
+        ripple: between(0.6, 1.1, s),
+      }),
+    },
+    {
+      id: 'diode-shorted',
+      label: 'a diode shorted',
+      weight: 1.5,
+      repair: 'replace',
+      apply: (p, s, { volts }) => ({
+        ...p,
+        share: between(0.6, 0.45, s),
+        ripple: between(1.2, 2.4, s),
+        leakOhms: logBetween(25, 5, s) * (volts / 12),
+      }),
+    },
+  ],
+  elements: (p, context) => {
+    const { id, nodes } = context;
+    const working = running(p, context);
+    const [a, b, ind] = [nodes['a']!, nodes['b']!, nodes['ind']!];
+    return [
+      ...working,
+      // The rotor earths the lamp until its own diodes feed it.
+      { type: 'resistor', id: `${id}.rotor`, a: ind, b, ohms: p['fieldOhms']! },
+      {
+        type: 'switch',
+        id: `${id}.feeds`,
+        a,
+        b: ind,
+        closed: working.length > 0,
+        onOhms: p['feedsOhms'] ?? 0.1,
+        offOhms: OPEN_OHMS,
+      },
+      { type: 'resistor', id: `${id}.leak`, a, b, ohms: p['leakOhms'] ?? 2e5 },
+    ];
+  },
+};
+
+const woundFault = (id: string, label: string, weight: number, apply: FaultMode['apply']): FaultMode => ({
+  id,
+  label,
+  weight,
+  repair: 'replace',
+  apply,
+});
+const statorFaults: readonly FaultMode[] = [
+  woundFault('open', 'a leg open', 2, (p, s) => ({ ...p, share: between(0.6, 0.5, s), openLeg: 1 })),
+  woundFault('earthed', 'a leg to its core', 2.2, (p, s) => ({
+    ...p,
+    share: between(0.55, 0.25, s),
+    coreOhms: logBetween(400, 0.3, s),
+  })),
+  woundFault('turns', 'turns shorted', 1.2, (p, s) => ({
+    ...p,
+    share: between(0.7, 0.4, s),
+    shortedLeg: between(0.75, 0.45, s),
+  })),
+];
+const statorPlates = (winding: string): PlateSpec[] => [
+  ...plates(winding),
+  {
+    id: 'coreOhms',
+    label: 'Insulation to the core',
+    dimension: 'resistance',
+    typical: () => ({ low: 2e6, high: 2e8 }),
+    hidden: true,
+  },
+  {
+    id: 'strength',
+    label: 'Strength of the magnets',
+    dimension: 'ratio',
+    typical: () => ({ low: 1, high: 1 }),
+    hidden: true,
+  },
+];
+const stator = (kind: string, label: string, legs: 1 | 3): PartKind => ({
+  kind,
+  plates: statorPlates(legs === 3 ? 'A leg' : 'The coil'),
+  repairs: [
+    { id: 'replace', label, minutes: 110, money: 130 },
+    { id: 'magnets', label: 'Replace the flywheel’s magnets', minutes: 90, money: 180 },
+  ],
+  faults: [
+    ...(legs === 3
+      ? statorFaults
+      : [
+          woundFault('open', 'open', 2, (p) => ({ ...p, share: 0, openLeg: 1 })),
+          woundFault('earthed', 'to its core', 2, (p, s) => ({
+            ...p,
+            share: between(0.4, 0.1, s),
+            coreOhms: logBetween(60, 0.3, s),
+          })),
+          statorFaults[2]!,
+        ]),
+    {
+      id: 'weak',
+      label: 'its magnets weak or loose',
+      weight: 0.8,
+      repair: 'magnets',
+      apply: (p, s) => ({ ...p, strength: between(0.6, 0.35, s), share: between(0.6, 0.35, s) }),
+    },
+  ],
+  elements: (p, context) => {
+    const { id, nodes } = context;
+    const working = running(p, context);
+    return working.length ? working : [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: 2e5 }];
+  },
+});
+export const statorThree = stator('stator, three phases', 'Replace the stator', 3);
+export const statorSingle = stator('stator, one phase', 'Replace the stator', 1);
