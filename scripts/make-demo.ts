@@ -1,3 +1,4 @@
 /** Writes demo/*.pondu.json: invented machines, and jobs whose readings the model itself plays. Same run, same files. */
 import './demo/otherKinds.ts';
 import './demo/points.ts';
+import './demo/crankAndCharge.ts';

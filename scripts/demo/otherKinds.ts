@@ -96,27 +96,6 @@ const estate = storedMachineSchema.parse({
   ]);
 }
 
-// The roadster: points gone, a sealed block under the old cap.
-const roadster = storedMachineSchema.parse({
-  name: 'Green roadster',
-  kind: 'car',
-  maker: 'Fenholm',
-  year: '1962',
-  worth: 9000,
-  firingOrder: '1-3-4-2',
-  notes: 'Converted by an earlier owner; the points are in the glove box.',
-  fitOut: {
-    layout: 'conversion',
-    ...BATTERY,
-    cylinders: 4,
-    ballast: 'external',
-    trigger: 'hall',
-    added: [{ what: 'alarm', label: 'Alarm box' }],
-    compressionRatio: 8.3,
-  },
-});
-write('roadster', 'green-roadster', roadster, []);
-
 // The twin: six volts, one coil with two leads.
 const twin = storedMachineSchema.parse({
   name: 'Post twin',
@@ -135,32 +114,3 @@ const twin = storedMachineSchema.parse({
   },
 });
 write('twin', 'post-twin', twin, []);
-
-// The quad: capacitor discharge from the battery, a neutral switch in its feed.
-const quad = storedMachineSchema.parse({
-  name: 'Hill quad',
-  kind: 'ATV',
-  maker: 'Harrowby',
-  year: '2004',
-  worth: 1500,
-  fitOut: {
-    layout: 'battery-discharge',
-    ...BATTERY,
-    cylinders: 1,
-    added: [{ what: 'interlock', label: 'Neutral switch' }],
-    compressionRatio: 8.8,
-  },
-});
-write('quad', 'hill-quad', quad, []);
-
-// The hatchback: a coil on each plug.
-const hatchback = storedMachineSchema.parse({
-  name: 'Ferry agent’s hatchback',
-  kind: 'car',
-  maker: 'Quillmere',
-  year: '2001',
-  worth: 2400,
-  firingOrder: '1-3-4-2',
-  fitOut: { layout: 'coil-on-plug', ...BATTERY, cylinders: 4, compressionRatio: 10 },
-});
-write('hatchback', 'agent-hatchback', hatchback, []);

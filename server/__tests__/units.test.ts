@@ -149,6 +149,6 @@ describe('the schemas', () => {
   it('tell a file that is not ours from one of another version', () => {
     const said = (file: unknown) => ponduFileSchema.safeParse(file).error!.issues[0]!.message;
     expect(said({ version: 1, machines: [] })).toMatch('not a Pondu file');
-    expect(said({ format: 'pondu', version: 2, machines: [] })).toMatch('another version');
+    expect(said({ format: 'pondu', version: 3, machines: [] })).toMatch('another version');
   });
 });

@@ -65,7 +65,13 @@ describe('a machine by what one sees', () => {
       body: {
         name: 'Old tractor',
         plates: {},
-        fitOut: { volts: 6, earth: 'positive', cylinders: 4, fused: true, compressionRatio: 6.2 },
+        fitOut: {
+          volts: 6,
+          earth: 'positive',
+          cylinders: 4,
+          compressionRatio: 6.2,
+          trails: [{ trail: 'spark', kind: 'battery-points', options: { fused: true } }],
+        },
       },
     });
     expect(localStorage.getItem('pondu.draft.t')).toBeNull();
@@ -81,7 +87,7 @@ describe('a machine by what one sees', () => {
     const said = screen.getAllByRole('alert').map((a) => a.textContent);
     expect(said).toEqual([
       'Give the machine a name.',
-      '“eight”: a number from 3 to 14, such as 8.5.',
+      '“eight”: a number from 3 to 23, such as 8.5.',
       'Write the firing order as numbers, such as 1-3-4-2.',
     ]);
     expect(sent).toEqual([]);

@@ -1,11 +1,17 @@
 import { cleanup, render, screen, within } from '@testing-library/react';
+import type { FitOut } from '@pondu/core';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Around, machine as known } from '../../__tests__/support.tsx';
 import { MachineForm } from './MachineForm.tsx';
 
+interface SentTrail {
+  trail: string;
+  kind: string;
+  options: Record<string, unknown>;
+}
 interface Sent {
-  fitOut: Record<string, unknown>;
+  fitOut: { trails: SentTrail[] } & Record<string, unknown>;
 }
 let sent: Sent[];
 
@@ -30,6 +36,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
+const spark = () => sent[0]!.fitOut.trails.find((t) => t.trail === 'spark')!;
 const pick = (name: RegExp) => userEvent.click(screen.getByRole('radio', { name }));
 const save = () => userEvent.click(screen.getByRole('button', { name: 'Save the machine' }));
 async function form(): Promise<void> {
@@ -51,14 +58,17 @@ describe('a machine by what one sees', () => {
     expect(screen.queryByText('Which post goes to the chassis')).toBeNull();
     await pick(/^A magneto of its own/);
     await save();
-    expect(sent[0]!.fitOut).toMatchObject({ layout: 'rotating-magneto', cylinders: 4, ballast: 'none' });
+    expect(sent[0]!.fitOut).toMatchObject({
+      cylinders: 4,
+      trails: [{ trail: 'spark', kind: 'rotating-magneto', options: { ballast: 'none' } }],
+    });
   });
   it('an electronic trigger asks where its module sits', async () => {
     await form();
     await pick(/^A cup with windows/);
     await pick(/^Apart, told by a computer/);
     await save();
-    expect(sent[0]!.fitOut).toMatchObject({ layout: 'electronic', trigger: 'hall', module: 'commanded' });
+    expect(spark()).toMatchObject({ kind: 'electronic', options: { trigger: 'hall', module: 'commanded' } });
   });
   it('keeps the number of cylinders where the new kind can have it, else takes one that it can', async () => {
     await form();
@@ -69,6 +79,27 @@ describe('a machine by what one sees', () => {
     const cylinders = within(screen.getByRole('radiogroup', { name: 'Cylinders' }));
     expect(cylinders.getAllByRole('radio').map((r) => r.textContent)).toEqual(['1', '2']);
     expect(cylinders.getByRole('radio', { name: '2' }).getAttribute('aria-checked')).toBe('true');
+  });
+  it('takes starter and charging by what one sees, asks only what such a one has, and leaves out what is not told', async () => {
+    await form();
+    expect(screen.queryByLabelText('Watts')).toBeNull();
+    await pick(/^A starter, through a relay/);
+    await userEvent.type(screen.getByLabelText(/must be closed before it turns/), 'neutral,  clutch');
+    await pick(/^A generator and a regulator box/);
+    await pick(/^To earth in the generator/);
+    await pick(/^An ammeter/);
+    await userEvent.click(screen.getByRole('button', { name: 'Something that takes current' }));
+    await userEvent.type(screen.getByLabelText('What'), 'Lamps');
+    await userEvent.type(screen.getByLabelText('Watts'), '90');
+    await save();
+    expect(sent[0]!.fitOut.trails.slice(1)).toEqual([
+      { trail: 'crank', kind: 'relay', options: { interlocks: ['neutral', 'clutch'] } },
+      {
+        trail: 'charge',
+        kind: 'generator',
+        options: { field: 'B', tells: 'ammeter', loads: [{ label: 'Lamps', watts: 90 }] },
+      },
+    ]);
   });
   it('takes what an earlier owner added, in its order, and wants a name for it', async () => {
     await form();
@@ -82,7 +113,7 @@ describe('a machine by what one sees', () => {
     expect(screen.getAllByLabelText('Its name here')).toHaveLength(2);
     await userEvent.click(screen.getByRole('button', { name: 'Take out 2' }));
     await save();
-    expect(sent[0]!.fitOut['added']).toEqual([{ what: 'relay', label: 'Hidden relay' }]);
+    expect(spark().options['added']).toEqual([{ what: 'relay', label: 'Hidden relay' }]);
   });
   it('takes where it stands; another kind without such a place moves it back into the feed', async () => {
     await form();
@@ -94,17 +125,31 @@ describe('a machine by what one sees', () => {
     const places = [...screen.getByLabelText<HTMLSelectElement>('Where it stands').options].map((o) => o.value);
     expect(places).toEqual(['before the switch', 'after the switch']);
     await save();
-    expect(sent[0]!.fitOut['added']).toEqual([{ what: 'box', label: 'Alarm' }]);
+    expect(spark().options['added']).toEqual([{ what: 'box', label: 'Alarm' }]);
   });
   it('shows a stored machine as its answers', () => {
-    const fitOut = { ...known.fitOut, layout: 'capacitor-discharge', cylinders: 3, ballast: 'none' } as const;
+    const fitOut: FitOut = {
+      ...known.fitOut,
+      cylinders: 3,
+      trails: [
+        { trail: 'spark', kind: 'capacitor-discharge', options: { ballast: 'none', fused: false } },
+        { trail: 'crank', kind: 'relay', options: { interlocks: ['neutral', 'tether'] } },
+        {
+          trail: 'charge',
+          kind: 'stator-three',
+          options: { control: 'series', loads: [{ label: 'Lamp', watts: 35 }] },
+        },
+      ],
+    };
     const stored = { id: 'm', version: 1, updatedAt: '', awayAt: null, machine: { ...known, fitOut } };
     render(
       <Around>
         <MachineForm stored={stored} draftKey="s" onSaved={() => undefined} />
       </Around>,
     );
-    for (const name of [/^Magnets/, /^A sealed box/, /^3$/])
+    expect(screen.getByLabelText<HTMLInputElement>(/must be closed before it turns/).value).toBe('neutral, tether');
+    expect(screen.getByLabelText<HTMLInputElement>('Watts').value).toBe('35');
+    for (const name of [/^Magnets/, /^A sealed box/, /^3$/, /through a relay/, /three wires/, /^Switched off/])
       expect(screen.getByRole('radio', { name }).getAttribute('aria-checked'), String(name)).toBe('true');
   });
 });

@@ -1,5 +1,5 @@
 import { buildModel } from '@pondu/core';
-import { houseSchema, SPARK_KINDS, machineBodySchema } from '@pondu/core/schema';
+import { houseSchema, SPARK_KINDS, storedMachineSchema } from '@pondu/core/schema';
 import { describe, expect, it } from 'vitest';
 import { fitOutWords } from './fitOutWords.ts';
 import { ANSWERS, answersOf, asks, kindOf, LEAVES, optionsAfter, questionAfter } from './sight.ts';
@@ -39,7 +39,7 @@ describe('a kind by what one sees', () => {
           fused: true,
           compressionRatio: 8,
         };
-        const { machineBody } = { machineBody: machineBodySchema.parse({ name: 'x', kind: 'car', fitOut }) };
+        const { machineBody } = { machineBody: storedMachineSchema.parse({ name: 'x', kind: 'car', fitOut }) };
         const model = buildModel(machineBody, house);
         expect(model.checks.length, `${kind.layout} ${cylinders}`).toBeGreaterThan(10);
         expect(fitOutWords(machineBody.fitOut)).toContain(cylinders === 1 ? '1 cylinder' : `${cylinders} cylinders`);
