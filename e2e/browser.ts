@@ -39,6 +39,10 @@ const CAUTIONS = [
   'exhaust gas',
   'capacitor charge',
   'flywheel puller',
+  'jumping the starter',
+  'turning a locked engine',
+  'full field',
+  'charging battery',
 ];
 
 /** A window of its own profile, so that drafts do not leak between tests. Errors on the page fail the test. */

@@ -90,6 +90,10 @@ async function opened({ theme = 'light', size = WIDE } = {}) {
       'exhaust gas',
       'capacitor charge',
       'flywheel puller',
+      'jumping the starter',
+      'turning a locked engine',
+      'full field',
+      'charging battery',
     ];
     localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
   }, theme);

@@ -31,6 +31,7 @@ export { proven, proveOut, type Proof, type ProofState } from './proving/proveOu
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { absurd } from './tracing/plausible.ts';
 export { readTyped, suits, wordsOf, type TypedReading } from './tracing/readTyped.ts';
+export type { Balance } from './trails/charge/balance.ts';
 export * from './views/views.ts';
 export * from './views/bay.ts';
 export * from './views/model.ts';

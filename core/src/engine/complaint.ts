@@ -3,7 +3,8 @@ import type { Complaint } from '../schema/job.ts';
 import type { SymptomId, TrailName } from '../schema/symptoms.ts';
 import { HARDLY, symptom } from './symptoms/index.ts';
 
-const saidOf = ({ symptom: one, also }: Complaint): readonly SymptomId[] =>
+/** One symptom or two. */
+export const saidOf = ({ symptom: one, also }: Complaint): readonly SymptomId[] =>
   also && also !== one ? [one, also] : [one];
 
 /** Names what is complained of; complaints with the same name are as likely as one another. */

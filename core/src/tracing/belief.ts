@@ -2,7 +2,7 @@ import type { Check } from '../trails/checks.ts';
 import type { MachineParams } from '../machine/known.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
-import { complaintElsewhere, complaintKey, complaintLikelihood } from '../engine/complaint.ts';
+import { complaintElsewhere, complaintKey, complaintLikelihood, saidOf } from '../engine/complaint.ts';
 import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
@@ -139,7 +139,7 @@ export class Weigher {
     const carried = this.carried(single, story);
     const hopeful = this.hopeful(carried, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
     const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
-    const outsideLog = this.outsideLog(story);
+    const outsideLog = this.outsideLog(story, complaint);
     const top = Math.max(outsideLog, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(outsideLog - top));
     return {
@@ -198,8 +198,9 @@ export class Weigher {
     });
   }
 
-  private outsideLog(story: Story): number {
-    let log = Math.log(SHARES.outside) + Math.log(UNKNOWN_EXPLAINS);
+  private outsideLog(story: Story, complaint: Complaint): number {
+    // What no trail knows explains two symptoms no better than it would each of them.
+    let log = Math.log(SHARES.outside) + saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS);
     for (const { reading } of story.readings) {
       const check = this.checks.get(reading.checkId);
       if (check) log += Math.log(unclaimed(check, reading.value));

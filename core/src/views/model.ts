@@ -1,3 +1,6 @@
+import { Scene } from '../machine/scene.ts';
+import { drawSound } from '../tracing/draw.ts';
+import { balanceOf } from '../trails/charge/balance.ts';
 import { formatBand } from '../quantity/index.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody } from '../schema/machine.ts';
@@ -6,6 +9,9 @@ import { ruler } from '../tracing/ruler.ts';
 import { plateProblems, unsolved } from '../tracing/solvable.ts';
 import type { TracerCache } from '../tracing/trace.ts';
 import { checkView, platesView, repairsView } from './views.ts';
+
+/** Every figure in the middle of its band. */
+const MIDDLE = () => 0.5;
 
 /** What to change on a machine that cannot be computed. */
 export const unsolvedWords = (plate: Plate): string =>
@@ -28,6 +34,7 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
     checks: wrong.length
       ? []
       : model.checks.map((check) => ({ check: checkView(check), well: ruler(weigher, check, []).well })),
+    balance: wrong.length ? null : (balanceOf(new Scene(model.machine, drawSound(model, MIDDLE))) ?? null),
     faults: model.faults.map((f) => ({
       id: f.id,
       part: f.part.label,

@@ -126,7 +126,9 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
         )}
       </div>
       <Suspects trace={shown} before={before} house={house} events={stored.events} checks={model.data.checks} />
-      <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
+      {model.data.trails.some((t) => t.id === 'spark') && (
+        <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
+      )}
       <Log
         place={place}
         checks={model.data.checks}

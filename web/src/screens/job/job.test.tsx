@@ -104,7 +104,11 @@ describe('the verdict', () => {
     expect(container.textContent).toBe('');
   });
   it.each([
-    ['sound', { kind: 'sound', share: 0.99, elsewhere: [{ trail: 'fuel', share: 0.8 }] }, 'look elsewhere, fuel first'],
+    [
+      'sound',
+      { kind: 'sound', share: 0.99, elsewhere: [{ trail: 'fuel', share: 0.8 }] },
+      'What is told of this machine is sound: look elsewhere, fuel first',
+    ],
     ['wait', { kind: 'wait' }, 'Wait until it fails again'],
     ['outside', { kind: 'outside', share: 0.7 }, 'The readings contradict each other'],
     ['nothing', { kind: 'nothing left to check' }, 'No check left tells anything'],

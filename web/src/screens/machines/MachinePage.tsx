@@ -12,6 +12,7 @@ import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { useModel } from '../../tracer/useTracer.ts';
 import { JobList } from '../bays/JobList.tsx';
+import { BalancePanel } from './BalancePanel.tsx';
 import { CircuitPanel } from './CircuitPanel.tsx';
 import { fitOutWords } from './fitOutWords.ts';
 import { MachineForm } from './MachineForm.tsx';
@@ -119,6 +120,7 @@ export function MachinePage() {
             </ul>
           </section>
         )}
+        {model.data?.balance && <BalancePanel balance={model.data.balance} />}
         {model.data && <CircuitPanel machineId={stored.data.id} faults={model.data.faults} />}
       </div>
     </div>

@@ -21,4 +21,5 @@ export const CHARGE_PARTS = {
   statorSingle,
   statorThree,
 } as const;
-export { chargerOf } from './source.ts';
+export { chargerAt } from './source.ts';
+export { wattsOf } from './around.ts';

@@ -25,12 +25,16 @@ const IRON_OHMS = 600;
 const lifts = (e: Charger, fit: Fit): boolean => chargerCan(e, (OVER_VOLTS * fit.volts) / 12).amps > 0;
 
 /** The machine as a charger at a state's speed; `works`, `carried` and `setVolts` are put in before anyone measures. */
-export function chargerOf(p: PartParams, { id, nodes, fit, state }: PartContext): Charger {
+export function chargerOf(p: PartParams, context: PartContext): Charger {
+  return chargerAt(p, context, engineRpm(context.fit, context.state.speed));
+}
+/** The same at any speed of the engine, rev/min. */
+export function chargerAt(p: PartParams, { id, nodes, fit, state }: PartContext, engine: number): Charger {
   const making = makingOf(kindOf(fit), fit);
   const carried = p['carried'] ?? 1;
   // A belt that slips does so the more, the more is asked.
   const slips = carried < SOUND_BELT && state.loads === 'all' ? SLIPS_MORE * carried : carried;
-  const rpm = engineRpm(fit, state.speed) * making.ratio * slips;
+  const rpm = engine * making.ratio * slips;
   return {
     type: 'charger',
     id,

@@ -1,0 +1,75 @@
+import { chargerCan } from '../../network/index.ts';
+import type { Scene } from '../../machine/scene.ts';
+import { engineRpm, REGULATOR, SOURCE } from './making.ts';
+import { chargerAt, wattsOf } from './parts/index.ts';
+
+/** What the machine gives against what is taken, at one speed of the engine. Rev/min, amperes at the set point. */
+export interface BalancePoint {
+  readonly rpm: number;
+  readonly gives: number;
+}
+export interface Balance {
+  /** From standstill to fast. */
+  readonly points: readonly BalancePoint[];
+  readonly volts: number;
+  /** Amperes of all consumers at the set point, and each of them where they are told. */
+  readonly takes: number;
+  readonly items: readonly { readonly label: string; readonly amps: number }[];
+  readonly idleRpm: number;
+  readonly fastRpm: number;
+  /** Above this speed more is given than taken; nothing where that never happens. */
+  readonly evenRpm: number | null;
+  /** Idling with all on, from full to a quarter; nothing where it does not run down. */
+  readonly hoursToFlat: number | null;
+  /** Fast with all on, from a quarter to full; nothing where it does not fill. */
+  readonly hoursToFull: number | null;
+  readonly ampHours: number;
+}
+
+/** Usual capacity of a battery beside such an engine: large ones for what they start. Ampere hours. */
+const usualAmpHours = (cylinders: number, volts: number): number =>
+  (cylinders <= 2 ? 14 : 55) * (volts === 6 ? 1.6 : 1);
+/** From a quarter to full, and what of the charge is kept. */
+const SWING = 0.75;
+const KEPT = 0.85;
+const STEPS = 48;
+
+/** The balance sheet of a machine whose charging is told; nothing without a battery to keep. */
+export function balanceOf(scene: Scene): Balance | undefined {
+  const { machine } = scene;
+  const { fit } = machine;
+  const source = machine.partById.get(SOURCE);
+  if (!source || !fit.charge || !machine.partById.has('battery')) return undefined;
+  const figures = scene.params[SOURCE]!;
+  const volts = scene.params[REGULATOR]!['setVolts']!;
+  const [idleRpm, fastRpm] = [engineRpm(fit), engineRpm(fit, 'fast')];
+  const context = {
+    id: SOURCE,
+    nodes: source.nodes,
+    fit,
+    state: { key: 'run', points: 'turning', loads: 'all' },
+  } as const;
+  const gives = (rpm: number): number =>
+    rpm > 0 ? Math.max(0, chargerCan(chargerAt(figures, context, rpm), volts).amps) : 0;
+  const takes = (wattsOf(fit) / fit.volts ** 2) * volts;
+  const points = Array.from({ length: STEPS + 1 }, (_, k) => {
+    const rpm = (fastRpm * 1.15 * k) / STEPS;
+    return { rpm, gives: gives(rpm) };
+  });
+  const even = points.find((p) => p.gives > takes);
+  const ampHours = usualAmpHours(fit.cylinders, fit.volts);
+  const lacks = takes - gives(idleRpm);
+  const over = gives(fastRpm) - takes;
+  return {
+    points,
+    volts,
+    takes,
+    items: fit.charge.loads.map((l) => ({ label: l.label, amps: (l.watts / fit.volts ** 2) * volts })),
+    idleRpm,
+    fastRpm,
+    evenRpm: even?.rpm ?? null,
+    hoursToFlat: lacks > 0.05 ? (SWING * ampHours) / lacks : null,
+    hoursToFull: over > 0.05 ? (SWING * ampHours) / (KEPT * over) : null,
+    ampHours,
+  };
+}
