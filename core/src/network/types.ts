@@ -118,6 +118,8 @@ export interface Charger {
   ohms: number;
   reactanceOhms: number;
   diodeVolts: number;
+  /** Where a regulator holds back the current as well, amperes. */
+  mostAmps?: number;
   /** Where the regulator lets nothing through any more, and how softly it gets there. */
   setVolts: number;
   droopOhms: number;

@@ -38,11 +38,27 @@ function onePhase({ emfVolts, ohms, reactanceOhms }: Charger, volts: number): nu
  * winding is E less the drop. Within 5 % of the transient from a little above cut-in; see the tests.
  */
 export function chargerCan(e: Charger, volts: number): { amps: number; slope: number } {
-  if (e.winding === 'direct') return { amps: (e.emfVolts - volts) / e.ohms, slope: -1 / e.ohms };
+  if (e.winding === 'direct') {
+    const free = { amps: (e.emfVolts - volts) / e.ohms, slope: -1 / e.ohms };
+    return e.mostAmps === undefined ? free : lower(free, { amps: e.mostAmps, slope: 0 });
+  }
   const at = (v: number) => (e.winding === 'three' ? threePhases : onePhase)(e, v + e.diodeVolts);
   const half = e.halfWave ? 0.5 : 1;
   const step = 1e-5;
   return { amps: half * at(volts), slope: (half * (at(volts + step) - at(volts - step))) / (2 * step) };
+}
+
+interface Line {
+  readonly amps: number;
+  readonly slope: number;
+}
+/** The lower of two, the border rounded. */
+function lower(a: Line, b: Line): Line {
+  const apart = Math.hypot(a.amps - b.amps, ROUND);
+  return {
+    amps: (a.amps + b.amps - apart) / 2,
+    slope: (a.slope + b.slope - ((a.amps - b.amps) / apart) * (a.slope - b.slope)) / 2,
+  };
 }
 
 /** The lower of what it can give and what its regulator lets through, never less than nothing; and the slope. */
@@ -50,12 +66,10 @@ export function chargerAmps(e: Charger, across: number): { amps: number; slope: 
   const volts = e.sign * across;
   const can = chargerCan(e, volts);
   const may = { amps: (e.setVolts - volts) / e.droopOhms, slope: -1 / e.droopOhms };
-  const apart = Math.hypot(can.amps - may.amps, ROUND);
-  const lower = (can.amps + may.amps - apart) / 2;
-  const lowerSlope = (can.slope + may.slope - ((can.amps - may.amps) / apart) * (can.slope - may.slope)) / 2;
-  const size = Math.hypot(lower, ROUND);
-  const given = (lower + size - ROUND) / 2;
-  return { amps: -e.sign * given, slope: -(lowerSlope * (1 + lower / size)) / 2 };
+  const least = lower(can, may);
+  const size = Math.hypot(least.amps, ROUND);
+  const given = (least.amps + size - ROUND) / 2;
+  return { amps: -e.sign * given, slope: -(least.slope * (1 + least.amps / size)) / 2 };
 }
 
 export const charger: ElementModel<Charger> = {

@@ -32,6 +32,8 @@ const usualAmpHours = (cylinders: number, volts: number): number =>
 /** From a quarter to full, and what of the charge is kept. */
 const SWING = 0.75;
 const KEPT = 0.85;
+/** A battery takes no more than this share of its ampere hours in an hour, whatever it is offered. */
+const TAKES = 0.25;
 const STEPS = 48;
 
 /** The balance sheet of a machine whose charging is told; nothing without a battery to keep. */
@@ -59,7 +61,7 @@ export function balanceOf(scene: Scene): Balance | undefined {
   const even = points.find((p) => p.gives > takes);
   const ampHours = usualAmpHours(fit.cylinders, fit.volts);
   const lacks = takes - gives(idleRpm);
-  const over = gives(fastRpm) - takes;
+  const over = Math.min(TAKES * ampHours, gives(fastRpm) - takes);
   return {
     points,
     volts,

@@ -71,7 +71,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   const shown = before ? preview.data! : trace.data;
   return (
     <div className="grid gap-3 p-2 sm:p-3 lg:grid-cols-[minmax(0,1fr)_360px]">
-      <section aria-label="Trail map" className="card px-2 pt-1 pb-1.5 lg:col-span-2">
+      <section aria-label="Trail map" className="card min-w-0 px-2 pt-1 pb-1.5 lg:col-span-2">
         <TrailLines
           model={model.data}
           states={shown.stations}

@@ -10,7 +10,7 @@ import {
   type PlateSpec,
 } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
-import { about, engineRpm, makingOf } from '../making.ts';
+import { about, engineRpm, makingOf, mostAmps } from '../making.ts';
 
 type Kind = NonNullable<Fit['charge']>['kind'];
 const kindOf = (fit: Fit): Kind => fit.charge?.kind ?? 'alternator';
@@ -47,6 +47,7 @@ export function chargerAt(p: PartParams, { id, nodes, fit, state }: PartContext,
     ohms: p['ohms']!,
     reactanceOhms: making.reactancePerRpm * rpm,
     diodeVolts: making.diodeVolts,
+    ...(making.winding === 'direct' ? { mostAmps: mostAmps('generator', fit) } : {}),
     setVolts: p['setVolts'] ?? 0,
     droopOhms: (0.012 * fit.volts) / 12,
   };
