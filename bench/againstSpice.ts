@@ -11,7 +11,7 @@ import {
   withFault,
   writeNetlist,
 } from '@pondu/core';
-import { houseSchema, storedMachineSchema, type FitOutOne } from '@pondu/core/schema';
+import { houseSchema, storedMachineSchema, type FitOut, type FitOutOne } from '@pondu/core/schema';
 import { KINDS } from './kinds.ts';
 import { ngspice } from './ngspice.ts';
 
@@ -31,12 +31,12 @@ const fit = (change: Partial<FitOutOne>): FitOutOne => ({
   compressionRatio: 8,
   ...change,
 });
-const FIT_OUTS: readonly [string, FitOutOne][] = [
+const FIT_OUTS: readonly [string, FitOut | FitOutOne][] = [
   ['12 V, ballast', fit({})],
   ['12 V, ballast bypassed while cranking', fit({ ballast: 'bypassed' })],
   ['12 V, no ballast', fit({ ballast: 'none', cylinders: 4 })],
   ['6 V, positive earth', fit({ volts: 6, earth: 'positive', ballast: 'none', fused: false, cylinders: 4 })],
-  ...Object.entries(KINDS).filter(([, kind]) => kind.layout !== 'battery-points'),
+  ...Object.entries(KINDS).filter(([, kind]) => !('layout' in kind) || kind.layout !== 'battery-points'),
 ];
 const STATES = (['off', 'on', 'crank'] as const).flatMap((key) =>
   (['open', 'closed'] as const).map((points) => ({ key, points })),

@@ -1,10 +1,10 @@
-import type { FitOutOne } from '@pondu/core/schema';
+import type { FitOut, FitOutOne } from '@pondu/core/schema';
 
 const battery = { volts: 12, earth: 'negative', fused: true, marine: false, compressionRatio: 8 } as const;
 const magnets = { ...battery, fused: false, ballast: 'none', compressionRatio: 7 } as const;
 
 /** One fit-out of each kind of spark trail, the largest of its sort where size matters. */
-export const KINDS: Readonly<Record<string, FitOutOne>> = {
+export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
   'breaker points, six cylinders': { ...battery, layout: 'battery-points', cylinders: 6, ballast: 'external' },
   'breaker points, eight cylinders': { ...battery, layout: 'battery-points', cylinders: 8, ballast: 'bypassed' },
   'magnetic pick-up and module': {
@@ -29,4 +29,52 @@ export const KINDS: Readonly<Record<string, FitOutOne>> = {
   'capacitor discharge, charge coil': { ...magnets, layout: 'capacitor-discharge', cylinders: 3 },
   'capacitor discharge, battery': { ...battery, layout: 'battery-discharge', cylinders: 2, ballast: 'none' },
   'coil on each plug': { ...battery, layout: 'coil-on-plug', cylinders: 4, ballast: 'none', compressionRatio: 9 },
+  'V8 launch, all its trails told': {
+    volts: 12,
+    earth: 'negative',
+    cylinders: 8,
+    marine: true,
+    compressionRatio: 8.6,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'external', fused: true } },
+      { trail: 'crank', kind: 'relay', options: { interlocks: ['Neutral'] } },
+      { trail: 'charge', kind: 'alternator', options: { tells: 'lamp', loads: [{ label: 'Lights', watts: 90 }] } },
+    ],
+  },
+  'six-volt tractor, all its trails told': {
+    volts: 6,
+    earth: 'positive',
+    cylinders: 4,
+    marine: false,
+    compressionRatio: 6.2,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: false } },
+      { trail: 'crank', kind: 'direct', options: { interlocks: ['Clutch'] } },
+      { trail: 'charge', kind: 'generator', options: { field: 'A', tells: 'ammeter', loads: [] } },
+    ],
+  },
+  'quad, all its trails told': {
+    volts: 12,
+    earth: 'negative',
+    cylinders: 1,
+    marine: false,
+    compressionRatio: 8.8,
+    trails: [
+      { trail: 'spark', kind: 'battery-discharge', options: { ballast: 'none', fused: true } },
+      { trail: 'crank', kind: 'relay', options: { interlocks: ['Neutral', 'Brake'] } },
+      { trail: 'charge', kind: 'stator-three', options: { control: 'shunt', loads: [] } },
+    ],
+  },
+  'outboard, all its trails told': {
+    volts: 12,
+    earth: 'negative',
+    cylinders: 3,
+    marine: true,
+    compressionRatio: 6.8,
+    trails: [
+      { trail: 'spark', kind: 'capacitor-discharge', options: { ballast: 'none', fused: false } },
+      { trail: 'crank', kind: 'direct', options: { interlocks: ['Neutral'] } },
+      { trail: 'charge', kind: 'stator-single', options: { wave: 'full', control: 'series', loads: [] } },
+    ],
+  },
 };

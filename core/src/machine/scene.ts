@@ -21,6 +21,9 @@ export class NoSolution extends Error {}
 const ALIKE = 2e-5;
 const ALIKE_SHARE = 2e-4;
 
+/** States with everything that moves in its place: some tens for any machine. */
+const settledStates = new Map<string, MachineState>();
+
 /** A machine in the state in which an instrument finds it, all figures known. What was solved is kept by state. */
 export class Scene implements Known {
   readonly machine: Machine;
@@ -102,7 +105,12 @@ export class Scene implements Known {
   /** The state with what moves by itself standing where this machine's own volts bring it. */
   private settledState(state: MachineState): MachineState {
     if (state.key !== 'crank' || state.at || !this.machine.offers.positions) return state;
-    return { ...state, at: this.see('positions', state) };
+    const at = this.see('positions', state);
+    // Kept by what it was and what it became: its name is then made once.
+    const key = `${keyOf(state)}|${Object.entries(at).flat().join()}`;
+    let known = settledStates.get(key);
+    if (!known) settledStates.set(key, (known = { ...state, at }));
+    return known;
   }
 
   /** The network of a state made ready: the base's own with the differing parts' elements put in, where there is one. */

@@ -2,7 +2,7 @@ export { Prepared } from './prepared.ts';
 export { Rows } from './rows.ts';
 export { solveOperatingPoint } from './operatingPoint.ts';
 export { floatingNodes } from './grounding.ts';
-export { chargerCan, filamentOhms, motorAt } from './elements/index.ts';
+export { chargerCan, motorAt } from './elements/index.ts';
 export type { Transient } from './transient/record.ts';
 export { solveTransient, type TransientFailure, type TransientOptions } from './transient/transient.ts';
 export { measure, valueAt, type Measured, type Trace as RecordedTrace } from './transient/measure.ts';

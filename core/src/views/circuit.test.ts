@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readNetlist, solveOperatingPoint } from '../network/index.ts';
+import { CHARGED } from '../__tests__/chargeMachines.ts';
+import { CRANKED } from '../__tests__/crankMachines.ts';
 import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { buildModel } from '../tracing/model.ts';
@@ -57,3 +59,26 @@ describe.each(Object.entries(KINDS))('the netlist of %s', (_name, fit) => {
     }
   });
 });
+
+describe.each([...Object.entries(CRANKED), ...Object.entries(CHARGED)])(
+  'the netlist of a machine with %s',
+  (_name, body) => {
+    it.each(['off', 'crank', 'run'] as const)('key %s: motor, charger and battery as what they are there', (key) => {
+      const model = buildModel(body, house);
+      const circuit = machineCircuit('Test', model, { key, points: 'open' });
+      if (!circuit.ok) throw new Error(circuit.code);
+      const read = readNetlist(circuit.text);
+      if (!read.ok) throw new Error(JSON.stringify(read.problems));
+      const [own, back] = [solveOperatingPoint(circuit.elements), solveOperatingPoint(read.netlist.elements)];
+      if (!own.ok || !back.ok) throw new Error('not solved');
+      for (const [node, name] of [
+        ['main', 'main'],
+        ['motor', 'motor'],
+        ['chg-out', 'chg_out'],
+        ['block', 'block'],
+      ] as const)
+        if (circuit.elements.some((e) => e.a === node || e.b === node))
+          expect(back.volts(name), node).toBeCloseTo(own.volts(node), 4);
+    });
+  },
+);

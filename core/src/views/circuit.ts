@@ -1,4 +1,4 @@
-import { filamentOhms, solveOperatingPoint, writeNetlist, type Element } from '../network/index.ts';
+import { solveOperatingPoint, writeNetlist, type Element } from '../network/index.ts';
 import { Scene } from '../machine/scene.ts';
 import type { MachineState } from '../machine/part.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
@@ -13,7 +13,7 @@ const MIDDLE = () => 0.5;
 
 /**
  * This machine in one state as a SPICE netlist, its figures in the middle of their bands, sound or with one fault of
- * middle severity. Lamps are written as the resistors that they are at this operating point.
+ * middle severity. What SPICE has no card for is written as what it is at this operating point.
  */
 export function machineCircuit(title: string, model: Model, state: MachineState, faultId?: string): CircuitResult {
   const fault = model.faults.find((f) => f.id === faultId);
@@ -23,17 +23,13 @@ export function machineCircuit(title: string, model: Model, state: MachineState,
   const elements = scene.elements(state);
   const at = solveOperatingPoint(elements);
   if (!at.ok) return { ok: false, code: 'not-solved' };
-  const lampOhms = (id: string): number => {
-    const lamp = elements.find((e) => e.id === id);
-    if (lamp?.type !== 'filament') throw new RangeError(`No filament "${id}"`);
-    return filamentOhms(lamp, at.volts(lamp.a) - at.volts(lamp.b));
-  };
+  const standing = (e: Element) => ({ volts: at.volts(e.a) - at.volts(e.b), amps: at.amps(e.id) });
   const words = [
     title,
     `key ${state.key}`,
     `points ${state.points}`,
     fault ? `${fault.part.label} ${fault.mode.label}` : 'sound',
   ];
-  const written = writeNetlist(words.join(', '), { elements, couplings: [] }, { kind: 'op' }, lampOhms);
+  const written = writeNetlist(words.join(', '), { elements, couplings: [] }, { kind: 'op' }, standing);
   return written.ok ? { ok: true, text: written.text, elements } : { ok: false, code: 'cannot-be-written' };
 }

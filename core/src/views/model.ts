@@ -28,7 +28,7 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
   return {
     unsolved: wrong.map((plate) => ({ figure: plate.id, words: unsolvedWords(plate) })),
     stations: model.machine.stations,
-    trails: model.machine.trails.map((t) => ({ id: t.id, kind: t.kind, stations: t.stations.map((s) => s.id) })),
+    trails: model.machine.trails.map((t) => ({ id: t.id, kind: t.kind, stations: t.stations })),
     plates: platesView(model),
     repairs: repairsView(model),
     checks: wrong.length

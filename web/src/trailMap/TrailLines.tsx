@@ -4,7 +4,7 @@ import { TRAIL_LABELS } from '../words/trails.ts';
 import { TrailMap } from './TrailMap.tsx';
 
 interface Props {
-  model: Pick<ModelView, 'stations' | 'trails'>;
+  model: Pick<ModelView, 'trails'>;
   states: readonly StationState[];
   shares: TraceView['trails'];
   /** The trail that is open; the one most suspected when none was chosen. */
@@ -17,7 +17,7 @@ interface Props {
 /** Which of the machine's lines is open: the one chosen, the one of the station in hand, else the most suspected. */
 export function openTrail({ model, shares, open, selected }: Pick<Props, 'model' | 'shares' | 'open' | 'selected'>) {
   const told = model.trails.map((t) => t.id);
-  const holds = (t: ModelView['trails'][number]) => selected !== undefined && t.stations.includes(selected);
+  const holds = (t: ModelView['trails'][number]) => t.stations.some((s) => s.id === selected);
   return (
     told.find((t) => t === open) ??
     model.trails.find(holds)?.id ??
@@ -31,7 +31,6 @@ export function TrailLines(props: Props) {
   const { model, states, shares, onOpen, selected, onSelect } = props;
   const shown = openTrail(props);
   const trail = model.trails.find((t) => t.id === shown)!;
-  const stations = trail.stations.flatMap((id) => model.stations.find((s) => s.id === id) ?? []);
   const shareOf = (t: TrailName) => shares.find((s) => s.trail === t)?.share ?? 0;
   const told = model.trails.map((t) => t.id as TrailName);
   const untold = shares.filter((s) => !told.includes(s.trail) && s.share >= 0.005);
@@ -65,7 +64,7 @@ export function TrailLines(props: Props) {
         )}
       </div>
       <div id="open-trail" role="tabpanel" aria-label={TRAIL_LABELS[shown]}>
-        <TrailMap stations={stations} states={states} selected={selected} onSelect={onSelect} />
+        <TrailMap stations={trail.stations} states={states} selected={selected} onSelect={onSelect} />
       </div>
     </div>
   );

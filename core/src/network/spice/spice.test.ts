@@ -144,7 +144,9 @@ describe('writing', () => {
       code: 'cannot-be-written',
       element: 'lamp',
     });
-    expect(writeNetlist('x', { elements: [lamp], couplings: [] }, { kind: 'op' }, () => 20)).toMatchObject({
+    expect(
+      writeNetlist('x', { elements: [lamp], couplings: [] }, { kind: 'op' }, () => ({ volts: 20, amps: 1 })),
+    ).toMatchObject({
       ok: true,
       text: expect.stringContaining('r_lamp a 0 20'),
     });

@@ -71,22 +71,36 @@ function card(e: Element): string[] | undefined {
   }
 }
 
+/** Where an element stands at a solved operating point. */
+export interface Standing {
+  readonly volts: number;
+  readonly amps: number;
+}
+
 /**
- * Writes a circuit as a SPICE netlist. A filament has no card of its own: give `lampOhms` to write it as the resistor
- * that it is at its operating point, or it cannot be written.
+ * What SPICE has no card for, as what it is at its operating point: lamps and motors resistors, a battery that is being
+ * charged a source of its volts, a machine that charges a source of its current.
+ */
+function standIn(e: Element, { volts, amps }: Standing): string[] | undefined {
+  const ends = `${plain(e.id)} ${plain(e.a)} ${plain(e.b)}`;
+  if (e.type === 'filament' || e.type === 'motor') return [`r_${ends} ${n(amps === 0 ? 1e12 : volts / amps)}`];
+  if (e.type === 'accumulator') return [`v_${ends} DC ${n(volts)}`];
+  return e.type === 'charger' ? [`i_${ends} DC ${n(amps)}`] : undefined;
+}
+
+/**
+ * Writes a circuit as a SPICE netlist. Lamps, motors, chargers have no cards of their own: give `standing` to write
+ * them as what they are at their operating point, or they cannot be written.
  */
 export function writeNetlist(
   title: string,
   circuit: Circuit,
   analysis: Analysis,
-  lampOhms?: (id: string) => number,
+  standing?: (element: Element) => Standing,
 ): WriteResult {
   const cards: string[] = [];
   for (const e of circuit.elements) {
-    const lines =
-      e.type === 'filament' && lampOhms
-        ? [`r_${plain(e.id)} ${plain(e.a)} ${plain(e.b)} ${n(lampOhms(e.id))}`]
-        : card(e);
+    const lines = card(e) ?? (standing && standIn(e, standing(e)));
     if (!lines) return { ok: false, code: 'cannot-be-written', element: e.id };
     cards.push(...lines);
   }

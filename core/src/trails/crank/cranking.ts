@@ -2,6 +2,7 @@ import { motorAt, type Motor, type OperatingPoint } from '../../network/index.ts
 import type { Known, MachineParams } from '../../machine/known.ts';
 import { CRANK_WORDS, type CrankWord, type Offers } from '../../machine/observed.ts';
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
+import { keyOf } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
 import { startingOf } from './starting.ts';
 
@@ -50,8 +51,19 @@ export interface Engaged {
   readonly home: OperatingPoint;
 }
 
+/** Asked for by each observable in turn: worked out once for each state of a machine. */
+const kept = new WeakMap<Known, Map<string, Engaged>>();
+
 /** From the key on: relay, plunger, and whether it stays in. */
 export function engagement(scene: Known, state: MachineState): Engaged {
+  let own = kept.get(scene);
+  if (!own) kept.set(scene, (own = new Map()));
+  const key = keyOf(state);
+  let known = own.get(key);
+  if (!known) own.set(key, (known = engaged(scene, state)));
+  return known;
+}
+function engaged(scene: Known, state: MachineState): Engaged {
   const still = { ...CRANK, ...state, key: 'crank', points: 'closed' } as const;
   const relayed = scene.params[RELAY] !== undefined;
   const earth = scene.machine.partById.get(SOLENOID)!.nodes['earth']!;
