@@ -7,6 +7,7 @@ import { KINDS } from './kinds.ts';
 import { againstOptimal } from './optimal.ts';
 import { solverFigures } from './solver.ts';
 import { serverFigures } from './server/main.ts';
+import { acrossTrails } from './acrossTrails.ts';
 import { speedFigures } from './speed/main.ts';
 import { calibrationError, drawPairs, run, runPair, type Run } from './tracing.ts';
 
@@ -156,6 +157,7 @@ async function main() {
 const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
+else if (process.argv.includes('across')) process.stdout.write(`${JSON.stringify(acrossTrails(), null, 2)}\n`);
 else if (process.argv.includes('speed')) process.stdout.write(`${JSON.stringify(await speedFigures(), null, 2)}\n`);
 else if (process.argv.includes('server'))
   process.stdout.write(

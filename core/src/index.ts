@@ -18,7 +18,7 @@ export { trace, Tracer, TracerCache, tracerFor, type Trace } from './tracing/tra
 export { plateProblems, Unsolved, unsolved, withTracer, type PlateProblem } from './tracing/solvable.ts';
 export type { Verdict } from './tracing/verdict.ts';
 export { follow, provedOn, type Followed, type Following } from './practice/follow.ts';
-export { drawFault, SimulatedMeter, type Shown } from './practice/simulatedMeter.ts';
+export { drawFault, drawFaultAcross, SimulatedMeter, type Shown } from './practice/simulatedMeter.ts';
 export { HiddenMachine } from './practice/hiddenMachine.ts';
 export type * from './schema/index.ts';
 export { traceCauses, type Causes, type JudgedCause } from './tracing/causes.ts';

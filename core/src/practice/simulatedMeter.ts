@@ -24,6 +24,16 @@ export function drawFault(model: Model, random: Random): ModelFault {
   return model.faults.find((f) => (left -= f.weight) < 0) ?? model.faults[model.faults.length - 1]!;
 }
 
+/** One fault of a whole machine: first the trail, as often as it lets engines down, then one of its own. */
+export function drawFaultAcross(model: Model, random: Random): ModelFault {
+  const told = model.machine.trails.map((t) => t.id);
+  let left = random() * told.reduce((sum, t) => sum + model.trailShares[t], 0);
+  const trail = told.find((t) => (left -= model.trailShares[t]) < 0) ?? told[0]!;
+  const own = model.faults.filter((f) => f.trail === trail);
+  let share = random() * own.reduce((sum, f) => sum + f.weight, 0);
+  return own.find((f) => (share -= f.weight) < 0) ?? own[own.length - 1]!;
+}
+
 /**
  * A stand-in for a meter with a link to the shop: the display of one check on a hidden machine, moment by moment.
  * First nothing, while the probes are on their way; then it runs up and stands, its last digit moving.
