@@ -1,13 +1,6 @@
 import { GROUND, type NodeName } from '../network/index.ts';
 import type { PartInstance } from './part.ts';
 import type { Fit } from '../schema/fit.ts';
-import type { Station } from './trail.ts';
-
-/** What one trail has put up that another may find in place. */
-interface Put {
-  readonly parts: readonly PartInstance[];
-  readonly stations: readonly Station[];
-}
 
 /**
  * The ground on which a machine's trails are built: what they share is put up by the first that needs it, and found in
@@ -18,7 +11,7 @@ export class Site {
   /** The battery's earth post, and bare metal on the engine: one of them is the network's ground. */
   readonly earthPost: NodeName;
   readonly block: NodeName;
-  private readonly taken = new Map<string, Put>();
+  private readonly taken = new Set<string>();
 
   constructor(fit: Fit, ground: 'battery' | 'engine') {
     this.fit = fit;
@@ -29,8 +22,7 @@ export class Site {
   /** Parts of something shared, for the trail that needs it first; nothing for the others. */
   take(what: string, make: () => readonly PartInstance[]): readonly PartInstance[] {
     if (this.taken.has(what)) return [];
-    const parts = make();
-    this.taken.set(what, { parts, stations: [] });
-    return parts;
+    this.taken.add(what);
+    return make();
   }
 }

@@ -1,16 +1,8 @@
 import type { CheckMaker } from '../../../machine/check.ts';
 import { chargeLampStates, chargeLampWire } from './lamp.ts';
-import {
-  fullField,
-  generatorChecks,
-  insideMachine,
-  lampsAlone,
-  lookChargeWire,
-  magnetsPull,
-  pressBelt,
-  ripple,
-  statorLegs,
-} from './machine.ts';
+import { lookChargeWire, pressBelt } from './looked.ts';
+import { fullField, generatorChecks, insideMachine, ripple } from './machine.ts';
+import { lampsAlone, magnetsPull, statorLegs } from './stator.ts';
 import { chargeVolts, drainAtRest } from './volts.ts';
 
 /** Checks of the charge trail, in the order in which one walks it. */

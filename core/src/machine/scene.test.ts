@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { CRANKED } from '../__tests__/crankMachines.ts';
+import { house, machine } from '../__tests__/machines.ts';
+import { drawSound, withFault } from '../tracing/draw.ts';
+import { buildModel } from '../tracing/model.ts';
+import { assemble, type Machine } from './machine.ts';
+import type { Offers } from './observed.ts';
+import { Scene } from './scene.ts';
+import { Site } from './site.ts';
+
+const CRANK = { key: 'crank', points: 'turning' } as const;
+const model = buildModel(CRANKED['relay and an interlock, with breaker points']!, house);
+const sound = drawSound(model, () => 0.5);
+const with_ = (offers: Offers): Scene => {
+  const changed: Machine = { ...model.machine, offers: { ...model.machine.offers, ...offers } };
+  return new Scene(changed, sound);
+};
+const fault = (id: string) => model.faults.find((f) => f.id === id)!;
+
+describe('what one trail asks of another', () => {
+  it('is told by the trail that offers it, and by the sound engine where none does', () => {
+    expect(with_({ crankingRpm: () => 123 }).see('crankingRpm', CRANK)).toBe(123);
+    const untold = buildModel(machine(), house);
+    expect(
+      new Scene(
+        untold.machine,
+        drawSound(untold, () => 0.5),
+      ).see('crankingRpm', CRANK),
+    ).toBe(180);
+  });
+  it('is asked once for a state, and again for another', () => {
+    let asked = 0;
+    const scene = with_({ drainAmps: () => ++asked });
+    const off = { key: 'off', points: 'open' } as const;
+    expect([scene.see('drainAmps', off), scene.see('drainAmps', { ...off }), asked]).toEqual([1, 1, 1]);
+    expect(scene.see('drainAmps', CRANK)).toBe(2);
+  });
+  it('a circle is refused, not followed', () => {
+    const scene = with_({
+      busVolts: (s, state) => s.see('chargeAmps', state),
+      chargeAmps: (s, state) => s.see('busVolts', state),
+    });
+    expect(() => scene.see('busVolts', CRANK)).toThrow('asks for itself');
+  });
+});
+
+describe('what a reading depends on', () => {
+  it('is noted: parts that are asked for, states that are solved, probes', () => {
+    const { scene, footprint } = new Scene(model.machine, sound).watched();
+    expect(scene.params['points']!['gapMetres']).toBeGreaterThan(0);
+    scene.solve({ key: 'on', points: 'open' }).volts('coil+');
+    expect([...footprint.parts]).toEqual(['points']);
+    expect(footprint.states.size).toBe(1);
+    expect(footprint.probed).toBe(false);
+    scene.solve({ key: 'on', points: 'open' }).outputOhms('coil+', '0');
+    expect(footprint.probed).toBe(true);
+  });
+  it('a fault outside it shares what the sound machine shows; one inside does not', () => {
+    let asked = 0;
+    const counted = with_({
+      drainAmps: (s) => {
+        asked++;
+        return s.params['rotor']!['ohms'] ?? 0;
+      },
+    });
+    const off = { key: 'off', points: 'open' } as const;
+    counted.see('drainAmps', off);
+    const failing = (id: string) => new Scene(counted.machine, withFault(model, sound, fault(id), 0.5), counted);
+    failing('points.burnt').see('drainAmps', off);
+    expect(asked).toBe(1);
+    failing('rotor.worn').see('drainAmps', off);
+    expect(asked).toBe(2);
+  });
+  it('one that changes no volts of a state leaves what reads that state alone', () => {
+    const base = new Scene(model.machine, sound);
+    const { scene, footprint } = base.watched();
+    scene.solve({ key: 'on', points: 'open' }).volts('switch-out');
+    const of = (id: string) => new Scene(model.machine, withFault(model, sound, fault(id), 0.9), base);
+    expect(of('starter-motor.brushes').touches(footprint)).toBe(false);
+    expect(of('switch.worn').touches(footprint)).toBe(true);
+  });
+});
+
+describe('trails on one site', () => {
+  it('what they share is put up by the first that needs it', () => {
+    const site = new Site(model.machine.fit, 'battery');
+    const part = model.machine.parts[0]!;
+    expect(site.take('battery', () => [part])).toEqual([part]);
+    expect(site.take('battery', () => [part])).toEqual([]);
+  });
+  it('two that claim the same part are refused', () => {
+    const [spark] = model.machine.trails;
+    expect(() => assemble(model.machine.fit, [spark!, { ...spark!, id: 'charge' }])).toThrow('Two trails claim');
+  });
+  it('what they share belongs to the one that suffers first', () => {
+    expect(model.machine.trailOf.get('battery')).toBe('crank');
+    expect(model.machine.trailOf.get('coil')).toBe('spark');
+    expect(model.machine.parts.filter((p) => p.id === 'battery')).toHaveLength(1);
+  });
+});

@@ -1,0 +1,174 @@
+import { nodeOf, type Check, type CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
+import { OPEN_OHMS } from '../../../machine/part.ts';
+import type { Scene } from '../../../machine/scene.ts';
+import { seen } from '../../../machine/seen.ts';
+import { engineRpm, makingOf, SOURCE } from '../making.ts';
+import { FAST, IDLE, running } from './volts.ts';
+import { OFF, isStator } from './which.ts';
+
+const LEGS = [
+  [1, 2],
+  [2, 3],
+  [3, 1],
+] as const;
+
+/** Volts of a leg with the connector apart: leg one is the failed one where one has failed. */
+function legVolts(scene: Scene, machine: Machine, legs: readonly number[]): number {
+  const own = scene.params[SOURCE]!;
+  const making = makingOf(machine.fit.charge!.kind, machine.fit);
+  const full =
+    own['voltsPerRpm']! *
+    engineRpm(machine.fit) *
+    (own['strength'] ?? 1) *
+    (making.winding === 'three' ? Math.sqrt(3) : 1);
+  const touched = legs.includes(1);
+  if (touched && (own['openLeg'] ?? 0) > 0.5) return 0.01;
+  const shorted = touched ? (own['shortedLeg'] ?? 1) : 1;
+  return full * (making.winding === 'three' ? (1 + shorted) / 2 : shorted);
+}
+
+/** The stator by its connector: volts between legs, ohms, and to the core. */
+export const statorLegs: CheckMaker = (machine) => {
+  if (!isStator(machine)) return [];
+  const three = makingOf(machine.fit.charge!.kind, machine.fit).winding === 'three';
+  const legs: readonly (readonly number[])[] = three ? LEGS : [[1]];
+  const name = (l: readonly number[]) => (three ? `between legs ${l.join(' and ')}` : 'of the coil');
+  const volts = legs.map((l): Check => ({
+    ...running(machine, 'at its idle, connector of the stator apart', IDLE),
+    id: `charge-leg-volts-${l.join('-')}`,
+    station: SOURCE,
+    label: `AC volts ${name(l)}, open, idling`,
+    touch: three
+      ? `Meter on AC volts on the stator’s wires ${l.join(' and ')}.`
+      : 'Meter on AC volts on the coil’s two wires.',
+    watch: three ? 'All three alike within a tenth.' : 'Some tens of volts that rise with speed.',
+    instrument: 'AC voltmeter',
+    probe: { kind: 'figure', value: (scene) => legVolts(scene, machine, l) },
+    needs: [SOURCE],
+    minutes: 1.2,
+    opens: ['connectors apart'],
+  }));
+  const ohms = (
+    id: string,
+    label: string,
+    touchWords: string,
+    watch: string,
+    value: (scene: Scene) => number,
+  ): Check => ({
+    id,
+    station: SOURCE,
+    label,
+    set: 'Engine off, connector of the stator apart.',
+    touch: touchWords,
+    watch,
+    instrument: 'ohmmeter',
+    probe: { kind: 'figure', value },
+    state: OFF,
+    needs: [SOURCE],
+    minutes: 1,
+    opens: ['connectors apart'],
+    cautions: [],
+  });
+  return [
+    ...volts,
+    ...legs.map((l) =>
+      ohms(
+        `charge-leg-ohms-${l.join('-')}`,
+        `Ohms ${name(l)}`,
+        'A probe on each wire.',
+        'Some tenths, all alike.',
+        (scene) => {
+          const own = scene.params[SOURCE]!;
+          const touched = l.includes(1);
+          if (touched && (own['openLeg'] ?? 0) > 0.5) return OPEN_OHMS;
+          return own['ohms']! * (three ? 2 : 1) * (touched ? (1 + (own['shortedLeg'] ?? 1)) / 2 : 1);
+        },
+      ),
+    ),
+    ohms(
+      'charge-core-ohms',
+      'Ohms from the stator to its core',
+      'One probe on a wire of the stator, the other on bare metal.',
+      'OL, or megohms.',
+      (scene) => scene.params[SOURCE]!['coreOhms']!,
+    ),
+  ];
+};
+
+/** The magnets by the pull of the hand. */
+export const magnetsPull: CheckMaker = (machine) =>
+  isStator(machine)
+    ? [
+        {
+          id: 'charge-magnets',
+          station: SOURCE,
+          label: 'Magnets, held against a blade',
+          set: 'Engine off, cover off the flywheel.',
+          touch: 'A screwdriver’s blade to each magnet in turn; try each for looseness.',
+          watch: 'All pull alike and hard; none moves.',
+          instrument: 'eyes',
+          probe: {
+            kind: 'look',
+            sees: (scene) => {
+              const weak = seen((scene.params[SOURCE]!['strength'] ?? 1) < 0.8, 0.88);
+              return { 'pull hard': 1 - weak, 'weak or loose': weak };
+            },
+          },
+          state: OFF,
+          words: ['pull hard', 'weak or loose'],
+          needs: [SOURCE],
+          minutes: 3,
+          opens: ['cowl off'],
+          cautions: ['rotating parts'],
+        },
+      ]
+    : [];
+
+/** Lamps of a coil that charges nothing. */
+export const lampsAlone: CheckMaker = (machine) =>
+  machine.partById.has('lamps')
+    ? [
+        {
+          ...running(machine, 'fast', FAST),
+          id: 'charge-lamps-volts',
+          station: 'charge-wire',
+          label: 'AC volts at the lamp’s terminal, fast',
+          touch: 'Meter on AC volts from the lamp’s terminal to bare metal.',
+          watch: 'About the lamp’s own volts. None here and some at the coil: the wire.',
+          instrument: 'AC voltmeter',
+          probe: {
+            kind: 'figure',
+            value: (scene) => {
+              const at = scene.solve(FAST);
+              return Math.abs(at.volts('lamps') - at.volts(nodeOf(machine, 'lamps', 'b')));
+            },
+          },
+          needs: ['lamps'],
+          minutes: 1,
+        },
+        {
+          id: 'charge-lamps-look',
+          station: 'charge-wire',
+          label: 'The lamp itself',
+          set: 'Lamp out of its holder.',
+          touch: 'Hold it to the light.',
+          watch: 'Whole, or blown.',
+          instrument: 'eyes',
+          probe: {
+            kind: 'look',
+            sees: (scene) => {
+              const blown = seen(scene.params['lamps']!['watts']! < 1, 0.97);
+              return { whole: 1 - blown, blown };
+            },
+          },
+          state: OFF,
+          words: ['whole', 'blown'],
+          needs: ['lamps'],
+          minutes: 1,
+          opens: [],
+          cautions: [],
+          look: true,
+        },
+      ]
+    : [];
