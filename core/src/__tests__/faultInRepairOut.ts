@@ -75,3 +75,17 @@ export function comesOut(tracer: Tracer, fault: ModelFault): void {
     `${complaint.symptom}: ${named.join()}`,
   ).toBeGreaterThanOrEqual(wanted);
 }
+
+/** Every check has a sound answer, every part a station, and every node that is probed is named in words. */
+export function answersWhenSound({ model, weigher }: Tracer): void {
+  const stations = new Set(model.machine.stations.map((s) => s.id));
+  for (const part of model.machine.parts) expect(stations, part.id).toContain(part.station);
+  for (const check of model.checks) {
+    const { well, dimension } = ruler(weigher, check, []);
+    if (dimension) expect(well.openShare === 1 || well.low < well.high, check.id).toBe(true);
+    else expect(Math.max(...Object.values(well.words)), check.id).toBeGreaterThan(0.5);
+    if (check.probe.kind === 'across')
+      for (const node of [check.probe.live, check.probe.earth])
+        expect(model.machine.nodeNames[node], `${check.id} ${node}`).toBeTruthy();
+  }
+}

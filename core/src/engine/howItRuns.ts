@@ -1,12 +1,11 @@
 import type { Scene } from '../machine/scene.ts';
 import type { MachineState } from '../machine/part.ts';
+import { CRANKING } from '../machine/state.ts';
 import { logistic } from '../random/lcg.ts';
 import { sparkWords } from '../instruments/sparkTester.ts';
 
 /** Degrees of the crank by which a spark may be out before the engine will not fire. */
 const FIRES_WITHIN = 25;
-export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
-export const RUNNING: MachineState = { key: 'run', points: 'turning' };
 
 /** Chance that the sparks, such as they are, come near enough to their moment. */
 export const firesInTime = (scene: Scene): number => {

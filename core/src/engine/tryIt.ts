@@ -1,3 +1,4 @@
+import { RUNNING } from '../machine/state.ts';
 import { howItRuns } from './howItRuns.ts';
 import type { Scene } from '../machine/scene.ts';
 import { CRANKING, type CheckMaker } from '../machine/check.ts';
@@ -11,7 +12,7 @@ const DEAD = 'does not fire';
 /** Chances of how an engine starts and runs: fires or not, from the voltage that is there against what is asked. */
 export function runsHow(scene: Scene): Readonly<Record<string, number>> {
   const c = howItRuns(scene, CRANKING);
-  const r = howItRuns(scene, { key: 'run', points: 'turning' });
+  const r = howItRuns(scene, RUNNING);
   const dead =
     0.6 * (1 - c.turns) + c.turns * (0.97 * c.allDead + 0.1 * c.someDead + c.noneDead * (0.01 + 0.25 * c.weak));
   const hard = (1 - dead) * (0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead));

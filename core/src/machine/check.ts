@@ -1,5 +1,6 @@
 import type { NodeName } from '../network/index.ts';
 import type { MachineState } from './part.ts';
+import { CRANKING, KEY_ON_CLOSED } from './state.ts';
 import type { Machine } from './machine.ts';
 import type { Scene } from './scene.ts';
 import type { SparkPlace } from './observed.ts';
@@ -138,10 +139,7 @@ export function eachOf(
 export const partsLike = (machine: Machine, ...beginnings: string[]): string[] =>
   machine.parts.map((p) => p.id).filter((id) => beginnings.some((b) => id.startsWith(b)));
 
-export const KEY_ON_CLOSED: MachineState = { key: 'on', points: 'closed' };
-export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
-export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
-export const KEY_OFF: MachineState = { key: 'off', points: 'open' };
 /** Key off, but the stop switch held at run: its line must then be free of earth. */
 export const STOP_AT_RUN: MachineState = { key: 'off', points: 'open', stopHeld: 'run' };
 export const SPARK_CAUTIONS: readonly CautionId[] = ['high tension', 'fuel vapour', 'rotating parts'];
+export { CRANKING, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from './state.ts';

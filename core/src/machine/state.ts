@@ -14,3 +14,13 @@ export function keyOf(s: MachineState): string {
   }
   return name;
 }
+
+export const KEY_ON_CLOSED: MachineState = { key: 'on', points: 'closed' };
+export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
+export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
+export const KEY_OFF: MachineState = { key: 'off', points: 'open' };
+export const RUNNING: MachineState = { key: 'run', points: 'turning' };
+/** As it charges: idling and fast with all consumers off, fast with all on. */
+export const IDLE: MachineState = { ...RUNNING, loads: 'none' };
+export const FAST: MachineState = { ...RUNNING, speed: 'fast', loads: 'none' };
+export const LOADED: MachineState = { ...RUNNING, speed: 'fast', loads: 'all' };

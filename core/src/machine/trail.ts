@@ -41,8 +41,6 @@ export interface TrailKind {
   readonly trail: TrailId;
   readonly kind: string;
   readonly label: string;
-  /** How often the engine of a machine of this kind is let down by this trail, against its others; judgement. */
-  readonly weight?: number;
   /** Which metal the meter's black lead stands on: the battery's post, or the engine where there is no battery. */
   readonly ground?: 'battery' | 'engine';
   readonly build: (fit: Fit, site: Site) => Trail;

@@ -1,13 +1,8 @@
 import type { Scene } from '../../machine/scene.ts';
 import type { MachineState } from '../../machine/part.ts';
+import { FAST, KEY_OFF, KEY_ON_OPEN, LOADED } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Symptom } from './symptom.ts';
-
-const FAST: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'none' };
-/** As it is used: its lamps on. */
-const USED: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'all' };
-const KEY_ON: MachineState = { key: 'on', points: 'open' };
-const OFF: MachineState = { key: 'off', points: 'open' };
 
 /** Of twelve volts: below the first nothing reaches the battery; above the second it boils [10]. */
 const CHARGES_FROM = 13.1;
@@ -20,7 +15,7 @@ const FOUND_FLAT = 12.15;
 /** Volts at the battery at a fast idle, of twelve. */
 const ofTwelve = (scene: Scene, state: MachineState): number =>
   (scene.see('busVolts', state) * 12) / scene.machine.fit.volts;
-const starved = (scene: Scene): number => logistic((CHARGES_FROM - ofTwelve(scene, USED)) / 0.12);
+const starved = (scene: Scene): number => logistic((CHARGES_FROM - ofTwelve(scene, LOADED)) / 0.12);
 const lit = (share: number): number => logistic((share - 0.25) / 0.04);
 const glows = (share: number): number => logistic((share - 0.14) / 0.02);
 
@@ -40,7 +35,7 @@ export const overcharge: Symptom = {
 export const lampWrong: Symptom = {
   id: 'lamp-wrong',
   likelihood: (scene) => {
-    const [on, running] = [lit(scene.see('lampGlow', KEY_ON)), glows(scene.see('lampGlow', USED))];
+    const [on, running] = [lit(scene.see('lampGlow', KEY_ON_OPEN)), glows(scene.see('lampGlow', LOADED))];
     return 0.003 + 0.85 * (1 - on * (1 - running));
   },
   elsewhere: { charge: 0.4 },
@@ -49,8 +44,8 @@ export const lampWrong: Symptom = {
 export const flatOvernight: Symptom = {
   id: 'flat-overnight',
   likelihood: (scene) => {
-    const emptied = logistic((scene.see('drainAmps', OFF) - EMPTIES) / 0.06);
-    const low = logistic((FOUND_FLAT - ofTwelve(scene, OFF)) / 0.08);
+    const emptied = logistic((scene.see('drainAmps', KEY_OFF) - EMPTIES) / 0.06);
+    const low = logistic((FOUND_FLAT - ofTwelve(scene, KEY_OFF)) / 0.08);
     const takesNone = logistic((1 - scene.see('chargeAmps', FAST)) / 0.2) * (1 - starved(scene));
     const otherwise = Math.max(0.3 * starved(scene), 0.5 * low, 0.5 * takesNone);
     return 0.004 + 0.9 * emptied + (1 - emptied) * otherwise;

@@ -1,6 +1,6 @@
 import type { CrankWord } from '../../machine/observed.ts';
 import type { SymptomId } from '../../schema/symptoms.ts';
-import { CRANKING } from '../howItRuns.ts';
+import { CRANKING } from '../../machine/state.ts';
 import type { Symptom } from './symptom.ts';
 
 /** With the key at start it does one of these instead of turning well. */

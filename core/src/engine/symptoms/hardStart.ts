@@ -1,4 +1,5 @@
-import { howItRuns, CRANKING } from '../howItRuns.ts';
+import { CRANKING } from '../../machine/state.ts';
+import { howItRuns } from '../howItRuns.ts';
 import type { Symptom } from './symptom.ts';
 
 /** Catches late or unwillingly. */

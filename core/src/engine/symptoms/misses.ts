@@ -1,4 +1,5 @@
-import { howItRuns, RUNNING } from '../howItRuns.ts';
+import { RUNNING } from '../../machine/state.ts';
+import { howItRuns } from '../howItRuns.ts';
 import type { Symptom } from './symptom.ts';
 
 /** Runs, but not on every cylinder. */

@@ -1,4 +1,5 @@
 import { chargerCan } from '../../network/index.ts';
+import { RUNNING } from '../../machine/state.ts';
 import type { Scene } from '../../machine/scene.ts';
 import { engineRpm, REGULATOR, SOURCE } from './making.ts';
 import { chargerAt, wattsOf } from './parts/index.ts';
@@ -49,7 +50,7 @@ export function balanceOf(scene: Scene): Balance | undefined {
     id: SOURCE,
     nodes: source.nodes,
     fit,
-    state: { key: 'run', points: 'turning', loads: 'all' },
+    state: { ...RUNNING, loads: 'all' },
   } as const;
   const gives = (rpm: number): number =>
     rpm > 0 ? Math.max(0, chargerCan(chargerAt(figures, context, rpm), volts).amps) : 0;

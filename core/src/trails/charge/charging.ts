@@ -1,9 +1,10 @@
 import type { AsFound, Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
-import { BELT, CUTOUT, engineRpm, INDICATOR, makingOf, REGULATOR, REGULATOR_EARTH, SOURCE } from './making.ts';
+import { KEY_OFF, KEY_ON_OPEN, RUNNING } from '../../machine/state.ts';
+import { chargerAt } from './parts/index.ts';
+import { BELT, CUTOUT, engineRpm, INDICATOR, REGULATOR, REGULATOR_EARTH, SOURCE } from './making.ts';
 
-const KEY_ON: MachineState = { key: 'on', points: 'open' };
 /** Amperes through the lamp that start an alternator of twelve volts [10]. */
 const EXCITES = 0.11;
 /** Below this share of its flux a generator does not start itself. */
@@ -21,7 +22,7 @@ function excites(found: AsFound, params: MachineParams): boolean {
   if (own['fieldOhms'] === undefined) return true;
   if (own['fieldOhms'] >= OPEN_OHMS || !params[INDICATOR]) return false;
   const scene = found(params);
-  return Math.abs(scene.solve(KEY_ON).amps(INDICATOR)) > EXCITES / nominal(scene);
+  return Math.abs(scene.solve(KEY_ON_OPEN).amps(INDICATOR)) > EXCITES / nominal(scene);
 }
 
 /** What follows from belt, regulator and exciting current: put into the machine's figures before anyone measures. */
@@ -40,11 +41,11 @@ export function settleCharge(found: AsFound, params: MachineParams): MachinePara
   const settled = { ...params, [SOURCE]: { ...source, ...put } };
   const cutOut = params[CUTOUT];
   if (!cutOut) return settled;
-  const making = makingOf('generator', fit);
+  const { nodes } = found(params).machine.partById.get(SOURCE)!;
+  const context = { id: SOURCE, nodes, fit, state: RUNNING };
+  const turns = put.works > 0.5 && source['ohms']! < OPEN_OHMS;
   const emf = (speed: 'idle' | 'fast') =>
-    source['ohms']! < OPEN_OHMS
-      ? put.works * source['voltsPerRpm']! * engineRpm(fit, speed) * making.ratio * put.carried * (source['share'] ?? 1)
-      : 0;
+    turns ? chargerAt(settled[SOURCE], context, engineRpm(fit, speed)).emfVolts : 0;
   const closes = (speed: 'idle' | 'fast') => Number(emf(speed) > (13 * fit.volts) / 12);
   return { ...settled, [CUTOUT]: { ...cutOut, closesIdle: closes('idle'), closesFast: closes('fast') } };
 }
@@ -57,7 +58,7 @@ export function batteryVolts(scene: Known, state: MachineState): number {
 }
 /** Amperes out of the battery with all switched off. */
 function drain(scene: Known): number {
-  const at = scene.solve({ key: 'off', points: 'open' });
+  const at = scene.solve(KEY_OFF);
   return Math.abs(at.amps('live-clamp'));
 }
 const sign = (scene: Known) => (scene.machine.fit.earth === 'positive' ? -1 : 1);

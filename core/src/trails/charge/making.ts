@@ -29,9 +29,6 @@ export function mostAmps(kind: Kind, fit: Fit): number {
   );
 }
 
-/** What goes through a short at any speed, of a phase: what the output flattens at [9]. */
-const flattens = (voltsPerRpm: number, amps: number): number => voltsPerRpm / amps;
-
 /**
  * Typical figures of twelve volts: a generator of 22 A that cuts in above idle, an alternator of 40 A, three phases
  * under a flywheel of 15 A with 15–25 V a thousand rev/min between open legs, one phase of 8 A [10]. Other voltages
@@ -39,63 +36,28 @@ const flattens = (voltsPerRpm: number, amps: number): number => voltsPerRpm / am
  */
 export function makingOf(kind: Kind, fit: Fit): Making {
   const v = fit.volts / 12;
-  switch (kind) {
-    case 'generator':
-      return {
-        winding: 'direct',
-        ratio: 1.7,
-        voltsPerRpm: 0.0083 * v,
-        ohms: 0.22 * v ** 2,
-        reactancePerRpm: 0,
-        diodeVolts: 0,
-      };
-    case 'alternator':
-    case 'alternator-apart': {
-      const k = 0.0071 * v;
-      return {
-        winding: 'three',
-        ratio: 2.1,
-        voltsPerRpm: k,
-        ohms: 0.06 * v ** 2,
-        reactancePerRpm: flattens(k, 30 / v),
-        diodeVolts: 1.5,
-      };
-    }
-    case 'stator-three': {
-      const k = 0.0115 * v;
-      return {
-        winding: 'three',
-        ratio: 1,
-        voltsPerRpm: k,
-        ohms: 0.2 * v ** 2,
-        reactancePerRpm: flattens(k, 12 / v),
-        diodeVolts: 1.5,
-      };
-    }
-    case 'stator-single': {
-      const k = 0.018 * v;
-      return {
-        winding: 'single',
-        ratio: 1,
-        voltsPerRpm: k,
-        ohms: 0.4 * v ** 2,
-        reactancePerRpm: flattens(k, 10 / v),
-        diodeVolts: fit.charge?.wave === 'half' ? 0.8 : 1.5,
-      };
-    }
-    case 'lighting-coil': {
-      const k = 0.012 * v;
-      return {
-        winding: 'single',
-        ratio: 1,
-        voltsPerRpm: k,
-        ohms: 0.5 * v ** 2,
-        reactancePerRpm: flattens(k, 8 / v),
-        diodeVolts: 0,
-      };
-    }
-  }
+  const { volts, amps, ohms, diodeVolts, ...shape } = OF_TWELVE[kind];
+  return {
+    ...shape,
+    voltsPerRpm: volts * v,
+    ohms: ohms * v ** 2,
+    reactancePerRpm: amps === undefined ? 0 : (volts * v) / (amps / v),
+    diodeVolts: kind === 'stator-single' && fit.charge?.wave === 'half' ? ONE_DIODE : diodeVolts,
+  };
 }
+const ONE_DIODE = 0.8;
+
+/** Of twelve volts: volts for each rev/min, and the amperes of a phase that a short takes at any speed, where that holds it [9]. */
+const OF_TWELVE: Readonly<
+  Record<Kind, Pick<Making, 'winding' | 'ratio' | 'diodeVolts'> & { volts: number; ohms: number; amps?: number }>
+> = {
+  generator: { winding: 'direct', ratio: 1.7, volts: 0.0083, ohms: 0.22, diodeVolts: 0 },
+  alternator: { winding: 'three', ratio: 2.1, volts: 0.0071, ohms: 0.06, amps: 30, diodeVolts: 1.5 },
+  'alternator-apart': { winding: 'three', ratio: 2.1, volts: 0.0071, ohms: 0.06, amps: 30, diodeVolts: 1.5 },
+  'stator-three': { winding: 'three', ratio: 1, volts: 0.0115, ohms: 0.2, amps: 12, diodeVolts: 1.5 },
+  'stator-single': { winding: 'single', ratio: 1, volts: 0.018, ohms: 0.4, amps: 10, diodeVolts: 1.5 },
+  'lighting-coil': { winding: 'single', ratio: 1, volts: 0.012, ohms: 0.5, amps: 8, diodeVolts: 0 },
+};
 export const about = (middle: number, off = 0.08) => ({ low: middle * (1 - off), high: middle * (1 + off) });
 /** Ids of the parts that this trail asks for by name. */
 export const SOURCE = 'charger';

@@ -1,12 +1,12 @@
+import { FAST, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import type { Check, CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { MachineState } from '../../../machine/part.ts';
 import { seen } from '../../../machine/seen.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { INDICATOR } from '../making.ts';
-import { FAST, running } from './volts.ts';
+import { running } from './volts.ts';
 
-const KEY_ON: MachineState = { key: 'on', points: 'open' };
 const WORDS = ['lit', 'glows', 'out'] as const;
 const hasLamp = ({ partById }: Machine) => partById.get(INDICATOR)?.kind.kind === 'charge lamp';
 
@@ -43,8 +43,8 @@ export const chargeLampStates: CheckMaker = (machine) => {
     state(
       'charge-lamp-on',
       'Charge lamp, key on, engine still',
-      KEY_ON,
-      { set: 'Key on, engine still.', state: KEY_ON, opens: [], cautions: [] },
+      KEY_ON_OPEN,
+      { set: 'Key on, engine still.', state: KEY_ON_OPEN, opens: [], cautions: [] },
       'Lit. Out: bulb, wire, rotor or its brushes.',
     ),
     state(
@@ -84,7 +84,7 @@ export const chargeLampWire: CheckMaker = (machine) =>
                   : { lights: 0.97, 'stays out': 0.03 };
             },
           },
-          state: KEY_ON,
+          state: KEY_ON_OPEN,
           words: ['lights', 'stays out'],
           needs: [INDICATOR],
           minutes: 2,
@@ -110,7 +110,7 @@ export const chargeLampWire: CheckMaker = (machine) =>
                     return { whole: 1 - blown - led, blown, 'no filament': led };
                   },
                 },
-                state: { key: 'off', points: 'open' },
+                state: KEY_OFF,
                 words: ['whole', 'blown', 'no filament'],
                 needs: [INDICATOR],
                 minutes: 1.5,

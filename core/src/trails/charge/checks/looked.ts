@@ -1,7 +1,7 @@
+import { KEY_OFF } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 import { BELT } from '../making.ts';
-import { OFF } from './which.ts';
 
 /** Press the belt. */
 export const pressBelt: CheckMaker = () => [
@@ -22,7 +22,7 @@ export const pressBelt: CheckMaker = () => [
         return { firm: 1 - gone - slack, slack, gone };
       },
     },
-    state: OFF,
+    state: KEY_OFF,
     words: ['firm', 'slack', 'gone'],
     needs: [BELT],
     minutes: 0.6,
@@ -49,7 +49,7 @@ export const lookChargeWire: CheckMaker = () => [
         return { sound: 1 - bad, 'melted, loose or open': bad };
       },
     },
-    state: OFF,
+    state: KEY_OFF,
     words: ['sound', 'melted, loose or open'],
     needs: ['charge-wire'],
     minutes: 1.5,

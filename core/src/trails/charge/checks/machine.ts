@@ -1,10 +1,11 @@
+import { FAST, KEY_OFF, LOADED } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { OPEN_OHMS } from '../../../machine/part.ts';
 import { seen } from '../../../machine/seen.ts';
 import { given } from '../charging.ts';
 import { BELT, CUTOUT, engineRpm, REGULATOR, SOURCE } from '../making.ts';
-import { FAST, LOADED, running } from './volts.ts';
-import { OFF, kindOf } from './which.ts';
+import { running } from './volts.ts';
+import { kindOf } from './which.ts';
 
 /** Alternating volts that ride on the battery's. */
 export const ripple: CheckMaker = (machine) =>
@@ -45,7 +46,7 @@ export const insideMachine: CheckMaker = (machine) => {
       watch: 'A few ohms; OL: brushes, or the winding itself.',
       instrument: 'ohmmeter',
       probe: { kind: 'figure', value: (scene) => scene.params[SOURCE]!['fieldOhms']! },
-      state: OFF,
+      state: KEY_OFF,
       needs: [SOURCE],
       minutes: 3,
       opens: [],
@@ -76,7 +77,7 @@ export const insideMachine: CheckMaker = (machine) => {
           };
         },
       },
-      state: OFF,
+      state: KEY_OFF,
       words: ['sound', 'brushes worn', 'diodes or a leg', 'a winding'],
       needs: [SOURCE],
       minutes: 6,

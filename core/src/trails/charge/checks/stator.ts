@@ -1,11 +1,12 @@
+import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { nodeOf, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { OPEN_OHMS } from '../../../machine/part.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
 import { engineRpm, makingOf, SOURCE } from '../making.ts';
-import { FAST, IDLE, running } from './volts.ts';
-import { OFF, isStator } from './which.ts';
+import { running } from './volts.ts';
+import { isStator } from './which.ts';
 
 const LEGS = [
   [1, 2],
@@ -64,7 +65,7 @@ export const statorLegs: CheckMaker = (machine) => {
     watch,
     instrument: 'ohmmeter',
     probe: { kind: 'figure', value },
-    state: OFF,
+    state: KEY_OFF,
     needs: [SOURCE],
     minutes: 1,
     opens: ['connectors apart'],
@@ -115,7 +116,7 @@ export const magnetsPull: CheckMaker = (machine) =>
               return { 'pull hard': 1 - weak, 'weak or loose': weak };
             },
           },
-          state: OFF,
+          state: KEY_OFF,
           words: ['pull hard', 'weak or loose'],
           needs: [SOURCE],
           minutes: 3,
@@ -162,7 +163,7 @@ export const lampsAlone: CheckMaker = (machine) =>
               return { whole: 1 - blown, blown };
             },
           },
-          state: OFF,
+          state: KEY_OFF,
           words: ['whole', 'blown'],
           needs: ['lamps'],
           minutes: 1,

@@ -1,12 +1,10 @@
+import { FAST, IDLE, KEY_OFF, LOADED } from '../../../machine/state.ts';
 import { block, earthPost, nodeOf, touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { MachineState } from '../../../machine/part.ts';
 import { batteryVolts, given, intoBattery } from '../charging.ts';
 import { REGULATOR_EARTH, SOURCE } from '../making.ts';
 
-export const IDLE: MachineState = { key: 'run', points: 'turning', loads: 'none' };
-export const FAST: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'none' };
-export const LOADED: MachineState = { key: 'run', points: 'turning', speed: 'fast', loads: 'all' };
 const RUNNING_CAUTIONS = ['charging battery', 'rotating parts', 'exhaust gas'] as const;
 export const running = (
   machine: Machine,
@@ -143,8 +141,8 @@ export const drainAtRest: CheckMaker = (machine) =>
           touch: 'Clamp around the battery’s earth cable, its zero set beside it.',
           watch: 'An old machine takes nothing, one with a clock some hundredths.',
           instrument: 'clamp meter',
-          probe: { kind: 'figure', value: (scene) => scene.see('drainAmps', { key: 'off', points: 'open' }) },
-          state: { key: 'off', points: 'open' },
+          probe: { kind: 'figure', value: (scene) => scene.see('drainAmps', KEY_OFF) },
+          state: KEY_OFF,
           needs: ['live-clamp', 'standing'],
           minutes: 3,
           opens: [],
@@ -163,7 +161,7 @@ export const drainAtRest: CheckMaker = (machine) =>
             value: (scene) =>
               Math.abs(scene.solve({ key: 'off', points: 'open', unplugged: ['charge-wire'] }).amps('live-clamp')),
           },
-          state: { key: 'off', points: 'open' },
+          state: KEY_OFF,
           needs: ['live-clamp', 'charge-wire'],
           minutes: 4,
           opens: [],

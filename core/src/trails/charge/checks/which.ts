@@ -1,8 +1,6 @@
 import type { Machine } from '../../../machine/machine.ts';
-import type { MachineState } from '../../../machine/part.ts';
 import { SOURCE } from '../making.ts';
 
-export const OFF: MachineState = { key: 'off', points: 'open' };
 /** The kind of the part that charges; nothing where none was told. */
 export const kindOf = ({ partById }: Machine): string => partById.get(SOURCE)?.kind.kind ?? '';
 export const isStator = (machine: Machine): boolean => kindOf(machine).startsWith('stator');

@@ -27,9 +27,7 @@ const atRest = { name: 'At rest', joins: 'battery' } as const;
 const told = (kind: Kind, fit: Fit) => (kind.startsWith('stator') ? 'nothing' : (fit.charge?.tells ?? 'lamp'));
 
 const stations = (kind: Kind, fit: Fit): Station[] => [
-  ...(driven(kind)
-    ? [{ id: BELT, label: 'Belt', picture: 'gear' }]
-    : [{ id: 'flywheel', label: 'Flywheel', picture: 'flywheel' }]),
+  ...(driven(kind) ? [{ id: BELT, label: 'Belt', picture: 'gear' }] : []),
   { id: SOURCE, label: NAMES[kind].source, picture: NAMES[kind].picture },
   ...(kind === 'generator' ? [{ id: CUTOUT, label: 'Cut-out', picture: 'relay' }] : []),
   { id: 'charge-wire', label: 'Charge wire', picture: 'wire', joint: true },
@@ -144,10 +142,7 @@ const build = (kind: Kind, fit: Fit, site: Site): Trail => {
   return {
     id: 'charge',
     kind,
-    stations: stations(kind, fit)
-      .filter((s) => s.id !== INDICATOR || has(INDICATOR))
-      .map((s) => (s.id === 'flywheel' ? { ...s, id: 'charge-magnets' } : s))
-      .filter((s) => s.id !== 'charge-magnets'),
+    stations: stations(kind, fit).filter((s) => s.id !== INDICATOR || has(INDICATOR)),
     parts: own,
     nodeNames: {
       [site.earthPost]: 'the battery earth post',

@@ -1,7 +1,9 @@
+import { logistic } from '../../../random/lcg.ts';
+import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
 import { block, type CheckMaker } from '../../../machine/check.ts';
 import { CRANK_WORDS } from '../../../machine/observed.ts';
 import { ENGINE, engagement, SOLENOID } from '../cranking.ts';
-import { AT_START, CAUTIONS, HOLD, marine, start, told } from './start.ts';
+import { CAUTIONS, HOLD, marine, start, told } from './start.ts';
 
 /** Key to start, and listen. */
 export const listenCranking: CheckMaker = (machine) => [
@@ -19,7 +21,7 @@ export const listenCranking: CheckMaker = (machine) => [
     touch: 'Nothing: stand clear of belts and fan.',
     watch: 'One click, many, nothing at all, a whirr without the engine, teeth, slow or as it should.',
     instrument: 'eyes',
-    probe: { kind: 'look', sees: (scene) => ({ ...scene.see('cranking', AT_START) }) },
+    probe: { kind: 'look', sees: (scene) => ({ ...scene.see('cranking', CRANKING) }) },
     words: CRANK_WORDS,
     needs: [ENGINE],
     minutes: 0.5,
@@ -44,12 +46,11 @@ export const lampsCranking: CheckMaker = (machine) => [
         const { home, pull, held } = engagement(scene, HOLD);
         const at = pull >= 1 && held >= 0.9 ? home : scene.solve(HOLD);
         const left = Math.abs(at.volts('main') - at.volts(block(machine))) / machine.fit.volts;
-        const before = scene.solve({ key: 'off', points: 'open' });
+        const before = scene.solve(KEY_OFF);
         const stood = Math.abs(before.volts('main') - before.volts(block(machine))) / machine.fit.volts;
-        const soft = (x: number) => 1 / (1 + Math.exp(-x));
-        const out = soft((0.5 - left) / 0.04);
-        const off = soft((0.75 - stood) / 0.03);
-        const bright = (1 - out) * soft((left - 0.93) / 0.012);
+        const out = logistic((0.5 - left) / 0.04);
+        const off = logistic((0.75 - stood) / 0.03);
+        const bright = (1 - out) * logistic((left - 0.93) / 0.012);
         return {
           'stay bright': (1 - off) * bright,
           'go dim': (1 - off) * (1 - out - bright),
@@ -79,9 +80,9 @@ export const jumpSolenoid: CheckMaker = (machine) =>
           instrument: 'eyes',
           probe: {
             kind: 'look',
-            sees: (scene) => ({ ...scene.see('cranking', { ...AT_START, clipped: ['start-jump'] }) }),
+            sees: (scene) => ({ ...scene.see('cranking', { ...CRANKING, clipped: ['start-jump'] }) }),
           },
-          state: { ...AT_START },
+          state: { ...CRANKING },
           words: CRANK_WORDS,
           needs: [SOLENOID],
           minutes: 1.5,

@@ -1,3 +1,5 @@
+import { logistic } from '../../../random/lcg.ts';
+import { KEY_OFF } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 import { DRIVE, ENGINE, MOTOR } from '../cranking.ts';
@@ -31,7 +33,7 @@ export const turnByHand: CheckMaker = (machine) => [
         };
       },
     },
-    state: { key: 'off', points: 'open' },
+    state: KEY_OFF,
     words: ['as usual', 'stiff all round', 'drags evenly', 'stops dead'],
     needs: [ENGINE],
     minutes: 3,
@@ -66,7 +68,7 @@ export const starterOut: CheckMaker = (machine) =>
               };
             },
           },
-          state: { key: 'off', points: 'open' },
+          state: KEY_OFF,
           words: ['sound', 'brushes worn', 'drive slips', 'teeth gone'],
           needs: [MOTOR, DRIVE],
           minutes: 6,
@@ -96,7 +98,7 @@ export const hotJoints: CheckMaker = (machine) =>
                 const part = machine.partById.get(id)!;
                 return Math.abs((at.volts(part.nodes['a']!) - at.volts(part.nodes['b']!)) * at.amps(id));
               };
-              const hot = (id: string) => 1 / (1 + Math.exp(-(watts(id) - 60) / 15));
+              const hot = (id: string) => logistic((watts(id) - 60) / 15);
               const [clamp, cable, strap] = [hot('live-clamp'), hot('starter-cable'), hot('strap')];
               return {
                 'none hot': (1 - clamp) * (1 - cable) * (1 - strap),
@@ -106,7 +108,7 @@ export const hotJoints: CheckMaker = (machine) =>
               };
             },
           },
-          state: { key: 'off', points: 'open' },
+          state: KEY_OFF,
           words: ['none hot', 'clamp hot', 'cable end hot', 'strap hot'],
           needs: ['live-clamp', 'starter-cable', 'strap'],
           minutes: 0.8,
@@ -137,7 +139,7 @@ export const lookStarterCable: CheckMaker = () => [
         return { sound: 1 - rotten - end, 'an end is poor': end, 'rotten inside': rotten };
       },
     },
-    state: { key: 'off', points: 'open' },
+    state: KEY_OFF,
     words: ['sound', 'an end is poor', 'rotten inside'],
     needs: ['starter-cable'],
     minutes: 2,
@@ -166,7 +168,7 @@ export const lookHandStart: CheckMaker = () => [
         return { sound: 1 - broken - pawls, 'cord or spring gone': broken, 'pawls do not catch': pawls };
       },
     },
-    state: { key: 'off', points: 'open' },
+    state: KEY_OFF,
     words: ['sound', 'cord or spring gone', 'pawls do not catch'],
     needs: ['hand-start'],
     minutes: 2,

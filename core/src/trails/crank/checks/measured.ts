@@ -1,9 +1,10 @@
+import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
 import { touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { startingOf } from '../starting.ts';
 import { CRANK_PARTS } from '../parts/index.ts';
 import { engagement, MOTOR, motorIn, RELAY, SOLENOID } from '../cranking.ts';
-import { AT_START, HOLD, told, start } from './start.ts';
+import { HOLD, told, start } from './start.ts';
 
 /** Speed of the crank while it turns. */
 export const crankingSpeed: CheckMaker = (machine) =>
@@ -17,7 +18,7 @@ export const crankingSpeed: CheckMaker = (machine) =>
           touch: 'Tachometer on, or count firings of a gauge in number one over ten seconds: times twelve.',
           watch: `A sound one turns this engine at about ${startingOf(machine.fit).rpm} rev/min.`,
           instrument: 'tachometer',
-          probe: { kind: 'figure', value: (scene) => scene.see('crankingRpm', AT_START) },
+          probe: { kind: 'figure', value: (scene) => scene.see('crankingRpm', CRANKING) },
           needs: [MOTOR],
           minutes: 2,
         },
@@ -114,7 +115,7 @@ export const crankingVolts: CheckMaker = (machine) => {
               1.5,
             ),
             set: 'Preheating unplugged. Out of gear, key to start for three seconds.',
-            state: { ...AT_START, loads: 'none' } as const,
+            state: { ...CRANKING, loads: 'none' } as const,
           },
           across(
             'crank-feed-drop',
@@ -183,7 +184,7 @@ export const solenoidOhms: CheckMaker = (machine) => {
     watch,
     instrument: 'ohmmeter',
     probe: { kind: 'ohms', red, black, bench: SOLENOID },
-    state: { key: 'off', points: 'open' },
+    state: KEY_OFF,
     minutes: 4,
     opens: [],
     cautions: ['battery'],

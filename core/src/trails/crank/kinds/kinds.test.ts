@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { CRANKED } from '../../../__tests__/crankMachines.ts';
-import { comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { seededRandom } from '../../../random/lcg.ts';
 import { drawSound } from '../../../tracing/draw.ts';
-import { ruler } from '../../../tracing/ruler.ts';
 import { Tracer } from '../../../tracing/trace.ts';
 
 const AT_START = { key: 'crank', points: 'turning' } as const;
@@ -21,18 +20,8 @@ describe.each(Object.entries(CRANKED))('%s', (_name, machine) => {
       expect(scene.see('turns', AT_START)).toBeGreaterThan(0.9);
     }
   });
-  it('has a sound answer to every check, a station for each part, and words for each node that is probed', () => {
-    const stations = new Set(model.machine.stations.map((s) => s.id));
-    for (const part of model.machine.parts) expect(stations, part.id).toContain(part.station);
-    for (const check of model.checks) {
-      const { well, dimension } = ruler(tracer.weigher, check, []);
-      if (dimension) expect(well.openShare === 1 || well.low < well.high, check.id).toBe(true);
-      else expect(Math.max(...Object.values(well.words)), check.id).toBeGreaterThan(0.5);
-      if (check.probe.kind === 'across')
-        for (const node of [check.probe.live, check.probe.earth])
-          expect(model.machine.nodeNames[node], `${check.id} ${node}`).toBeTruthy();
-    }
-  });
+  it('has a sound answer to every check, a station for each part, and words for each node that is probed', () =>
+    answersWhenSound(tracer));
   const faults = model.faults.filter((f) => f.trail === 'crank');
   it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
 });

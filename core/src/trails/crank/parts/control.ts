@@ -1,5 +1,5 @@
 import type { Fit } from '../../../schema/fit.ts';
-import { logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 
 const contact = (id: string, label: string): PartKind['plates'][number] => ({
   id,
@@ -70,7 +70,7 @@ export const startInterlock: PartKind = {
       apply: (p, s, fit) => ({ ...p, ohms: poor(s, fit) }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+  elements: inLine,
 };
 
 /** A wire of the start circuit: tens of amperes for a moment. */
@@ -95,7 +95,7 @@ export const startWire: PartKind = {
       apply: (p, s, fit) => ({ ...p, ohms: poor(s, fit) }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+  elements: inLine,
 };
 
 /** The wire that feeds start switch and heat alike: with the heat on it carries both. */
@@ -128,7 +128,7 @@ export const sharedFeed: PartKind = {
       apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+  elements: inLine,
 };
 
 /** Glow plugs or a heater in the intake, as one load: on while it cranks, off where the check says without loads. */
