@@ -55,7 +55,11 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
   const { control, register, setError } = form;
   const { errors } = form.formState;
   const fit = useWatch({ control, name: 'fitOut' });
-  const { supply, ballast, cylinders } = asks(fit.layout);
+  const sparks = fit.sparks === 'true';
+  const kind = asks(fit.layout);
+  const [supply, ballast] = [sparks && kind.supply, sparks && kind.ballast];
+  // An engine without a spark comes in any number of cylinders.
+  const cylinders = sparks ? kind.cylinders : CYLINDERS.map((c) => Number(c.value));
   // A battery is there for the spark, for a starter, or to be charged.
   const electric = supply || !['', 'pull'].includes(fit.crank) || !['', 'lighting-coil'].includes(fit.charge);
 
@@ -91,7 +95,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
     }
   }
   const choice = <V extends string>(
-    name: `fitOut.${'volts' | 'earth' | 'cylinders' | 'ballast' | 'fused' | 'suppressor' | 'marine'}`,
+    name: `fitOut.${'sparks' | 'volts' | 'earth' | 'cylinders' | 'ballast' | 'fused' | 'suppressor' | 'marine'}`,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
   ) => (
@@ -117,12 +121,13 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
         <TextField label="Maker" {...register('maker')} />
         <TextField label="Year" {...register('year')} />
       </div>
-      <SightQuestions fit={fit} onChange={pick} />
+      {choice('fitOut.sparks', 'Does it run on a spark?', YES_NO)}
+      {sparks && <SightQuestions fit={fit} onChange={pick} />}
       <div className="grid gap-4 sm:grid-cols-2">
         {choice(
           'fitOut.cylinders',
           'Cylinders',
-          CYLINDERS.filter((c) => cylinders.includes(Number(c.value) as FitOut['cylinders'])),
+          CYLINDERS.filter((c) => cylinders.some((n) => n === Number(c.value))),
         )}
         {electric && choice('fitOut.volts', 'Battery', VOLTS)}
         {electric && choice('fitOut.earth', 'Which post goes to the chassis', EARTH)}

@@ -7,7 +7,6 @@ import {
   SPARK_KINDS,
   sparkOptions,
   type FitOut,
-  type SparkOptions,
   type TrailFit,
 } from '@pondu/core/schema';
 import { z } from 'zod';
@@ -18,68 +17,59 @@ const yesNo = z.enum(['true', 'false']).transform((v) => v === 'true');
 /** A choice that may stay unmade. */
 const maybe = <V extends readonly [string, ...string[]]>(values: V) => z.enum(['', ...values]);
 
-/** A fit-out as the form holds it: one field beside the other, numbers as typed; read, it is the fit-out itself. */
-export const formFit = fitOutShape
-  .omit({ trails: true, litres: true })
-  .extend({
-    ...sparkOptions.shape,
-    layout: z.enum(SPARK_KINDS),
-    volts: z.enum(['6', '12', '24']).transform((v) => Number(v) as FitOut['volts']),
-    cylinders: z.enum(['1', '2', '3', '4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
-    ballast: z.enum(['none', 'external', 'bypassed']),
-    fused: yesNo,
-    suppressor: yesNo,
-    marine: yesNo,
-    compressionRatio: typedNumber('a number from 3 to 23, such as 8.5.', 3, 23),
-    litres: z.string().transform((text, context) => {
-      const value = Number(text.replace(',', '.'));
-      if (text.trim() === '' || (value >= 0.03 && value <= 15)) return text.trim() === '' ? undefined : value;
-      context.addIssue({ code: 'custom', message: `“${text}”: litres, from 0.03 to 15, or nothing.` });
-      return z.NEVER;
-    }),
-    crank: maybe(CRANK_KINDS),
-    interlocks: z.string(),
-    heat: z.enum(['plugs', 'intake heater']),
-    charge: maybe(CHARGE_KINDS),
-    field: z.enum(['A', 'B']),
-    wave: z.enum(['half', 'full']),
-    control: z.enum(['shunt', 'series']),
-    tells: z.enum(['lamp', 'ammeter', 'nothing']),
-    loads: z
-      .array(
-        z.object({
-          label: chargeOptions.shape.loads.unwrap().element.shape.label,
-          watts: typedNumber('watts, from 0 to 2000.', 0, 2000),
-        }),
-      )
-      .max(12, 'Twelve at most.'),
-  })
-  .transform((f): FitOut => {
-    const { volts, earth, cylinders, marine, compressionRatio, litres } = f;
-    return {
-      ...{ volts, earth, cylinders, marine, compressionRatio },
-      ...(litres === undefined ? {} : { litres }),
-      trails: [sparkTrail(f), ...crankTrail(f), ...chargeTrail(f)],
-    };
-  });
+/** One field beside the other, numbers as typed. */
+const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
+  ...sparkOptions.shape,
+  sparks: yesNo,
+  layout: z.enum(SPARK_KINDS),
+  volts: z.enum(['6', '12', '24']).transform((v) => Number(v) as FitOut['volts']),
+  cylinders: z.enum(['1', '2', '3', '4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
+  ballast: z.enum(['none', 'external', 'bypassed']),
+  fused: yesNo,
+  suppressor: yesNo,
+  marine: yesNo,
+  compressionRatio: typedNumber('a number from 3 to 23, such as 8.5.', 3, 23),
+  litres: z.string().transform((text, context) => {
+    const value = Number(text.replace(',', '.'));
+    if (text.trim() === '' || (value >= 0.03 && value <= 15)) return text.trim() === '' ? undefined : value;
+    context.addIssue({ code: 'custom', message: `“${text}”: litres, from 0.03 to 15, or nothing.` });
+    return z.NEVER;
+  }),
+  crank: maybe(CRANK_KINDS),
+  interlocks: z.string(),
+  heat: z.enum(['plugs', 'intake heater']),
+  charge: maybe(CHARGE_KINDS),
+  field: z.enum(['A', 'B']),
+  wave: z.enum(['half', 'full']),
+  control: z.enum(['shunt', 'series']),
+  tells: z.enum(['lamp', 'ammeter', 'nothing']),
+  loads: z
+    .array(
+      z.object({
+        label: chargeOptions.shape.loads.unwrap().element.shape.label,
+        watts: typedNumber('watts, from 0 to 2000.', 0, 2000),
+      }),
+    )
+    .max(12, 'Twelve at most.'),
+});
+/** A fit-out as the form holds it; read, it is the fit-out itself. */
+export const formFit = fields.transform((f): FitOut => {
+  const { volts, earth, cylinders, marine, compressionRatio, litres } = f;
+  return {
+    ...{ volts, earth, cylinders, marine, compressionRatio },
+    ...(litres === undefined ? {} : { litres }),
+    trails: [...sparkTrail(f), ...crankTrail(f), ...chargeTrail(f)],
+  };
+});
 export type TypedFit = z.input<typeof formFit>;
 
-interface Flat extends SparkOptions {
-  layout: (typeof SPARK_KINDS)[number];
-  crank: '' | (typeof CRANK_KINDS)[number];
-  interlocks: string;
-  heat: 'plugs' | 'intake heater';
-  charge: '' | (typeof CHARGE_KINDS)[number];
-  field: 'A' | 'B';
-  wave: 'half' | 'full';
-  control: 'shunt' | 'series';
-  tells: 'lamp' | 'ammeter' | 'nothing';
-  loads: { label: string; watts: number }[];
-}
-function sparkTrail({ layout, ballast, fused, suppressor, trigger, module, coils, added }: Flat): TrailFit {
+type Flat = z.output<typeof fields>;
+
+function sparkTrail({ sparks, layout, ballast, fused, suppressor, trigger, module, coils, added }: Flat): TrailFit[] {
+  if (!sparks) return [];
   const told = { trigger, module, coils, suppressor, added };
   const options = Object.fromEntries(Object.entries(told).filter(([, v]) => v !== undefined)) as typeof told;
-  return { trail: 'spark', kind: layout, options: { ballast, fused, ...options } };
+  return [{ trail: 'spark', kind: layout, options: { ballast, fused, ...options } }];
 }
 function crankTrail({ crank, interlocks, heat }: Flat): TrailFit[] {
   if (crank === '') return [];
@@ -124,6 +114,7 @@ export function typedFit(fitOut: FitOut): TypedFit {
     marine: f.marine ? 'true' : 'false',
     compressionRatio: String(f.compressionRatio),
     litres: fitOut.litres === undefined ? '' : String(fitOut.litres),
+    sparks: spark ? 'true' : 'false',
     layout: spark ?? 'battery-points',
     ballast: f.ballast,
     fused: f.fused ? 'true' : 'false',

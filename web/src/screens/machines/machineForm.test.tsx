@@ -101,6 +101,22 @@ describe('a machine by what one sees', () => {
       },
     ]);
   });
+  it('an engine without a spark is kept without one: a diesel that is changed gets no coil', async () => {
+    const fitOut: FitOut = {
+      ...known.fitOut,
+      trails: [{ trail: 'crank', kind: 'glow', options: { interlocks: [], heat: 'plugs' } }],
+    };
+    const stored = { id: 'm', version: 1, updatedAt: '', awayAt: null, machine: { ...known, fitOut } };
+    render(
+      <Around>
+        <MachineForm stored={stored} draftKey="d" onSaved={() => undefined} />
+      </Around>,
+    );
+    expect(screen.queryByText('What is under the cap?')).toBeNull();
+    expect(screen.queryByText('What feeds the coil')).toBeNull();
+    await save();
+    expect(sent[0]!.fitOut.trails).toEqual(fitOut.trails);
+  });
   it('takes what an earlier owner added, in its order, and wants a name for it', async () => {
     await form();
     await userEvent.click(screen.getByRole('button', { name: 'Something stands in the feed' }));
