@@ -1,5 +1,6 @@
 import type { NodeName } from '../network/index.ts';
 import type { MachineState } from '../machine/part.ts';
+import { pointsClosed, pointsOpen } from '../machine/state.ts';
 import type { Scene } from '../machine/scene.ts';
 import type { Instrument } from './instrument.ts';
 
@@ -20,7 +21,8 @@ export const voltmeter: Instrument = {
   observe(scene, { probe, state }) {
     if (probe.kind === 'figure') return { kind: 'number', value: probe.value(scene) };
     if (probe.kind !== 'across') throw new TypeError('A voltmeter needs two nodes');
-    const between = (points: 'open' | 'closed') => meterVolts(scene, { ...state, points }, probe.live, probe.earth);
+    const between = (points: 'open' | 'closed') =>
+      meterVolts(scene, points === 'open' ? pointsOpen(state) : pointsClosed(state), probe.live, probe.earth);
     const sign = scene.machine.fit.earth === 'positive' ? -1 : 1;
     if (state.points !== 'turning') return { kind: 'number', value: sign * between(state.points) };
     const share = scene.machine.onShare?.(scene) ?? 0;

@@ -90,7 +90,10 @@ export interface MachineState {
   readonly unplugged?: readonly string[];
   /** Parts that a helper clips in for the check, such as a known-good condenser. */
   readonly clipped?: readonly string[];
-  /** Where what moves by itself stands: a relay, a plunger. What is not said follows from the machine's own volts. */
+  /**
+   * Where what moves by itself stands: a relay, a plunger. What is not said follows from the machine's own volts. A
+   * switch that is out has just been turned off while the engine still turns.
+   */
   readonly at?: Readonly<Record<string, 'in' | 'out'>>;
   /** How fast the engine runs; idling unless said. */
   readonly speed?: 'idle' | 'fast';

@@ -24,6 +24,9 @@ const ALIKE_SHARE = 2e-4;
 /** States with everything that moves in its place: some tens for any machine. */
 const settledStates = new Map<string, MachineState>();
 
+/** Names where an observable is asked for. */
+const placeKey = (at: object): string => Object.values(at).join();
+
 /** A machine in the state in which an instrument finds it, all figures known. What was solved is kept by state. */
 export class Scene implements Known {
   readonly machine: Machine;
@@ -40,6 +43,7 @@ export class Scene implements Known {
   private readonly sights: Map<string, unknown>;
   private readonly footprints = new Map<string, Footprint>();
   private readonly asking: Set<string>;
+  private readonly settledTo = new WeakMap<MachineState, MachineState>();
   private readonly unlike = new Map<string, boolean>();
 
   /** `base` is the same machine without its fault: what it has prepared serves here too. `seen` keeps account of what is read. */
@@ -105,6 +109,11 @@ export class Scene implements Known {
   /** The state with what moves by itself standing where this machine's own volts bring it. */
   private settledState(state: MachineState): MachineState {
     if (state.key !== 'crank' || state.at || !this.machine.offers.positions) return state;
+    let own = this.settledTo.get(state);
+    if (!own) this.settledTo.set(state, (own = this.settles(state)));
+    return own;
+  }
+  private settles(state: MachineState): MachineState {
     const at = this.see('positions', state);
     // Kept by what it was and what it became: its name is then made once.
     const key = `${keyOf(state)}|${Object.entries(at).flat().join()}`;
@@ -170,7 +179,7 @@ export class Scene implements Known {
   }
 
   see<K extends Observable>(key: K, state: MachineState, at?: AtOf<K>): ValueOf<K> {
-    const id = `${key}|${keyOf(state)}|${at === undefined ? '' : JSON.stringify(at)}`;
+    const id = `${key}|${keyOf(state)}|${at === undefined ? '' : placeKey(at)}`;
     const kept = this.seen ? this.base! : this;
     if (!kept.sights.has(id)) kept.sights.set(id, kept.look(key, state, at, id));
     if (this.seen) this.seen.include(kept.footprints.get(id)!);

@@ -15,6 +15,29 @@ export function keyOf(s: MachineState): string {
   return name;
 }
 
+const derived = new WeakMap<MachineState, Map<string, MachineState>>();
+
+/** The state with something of it changed: the same one each time, so that its name is made once. */
+export function changedState(state: MachineState, change: Partial<MachineState>): MachineState {
+  let own = derived.get(state);
+  if (!own) derived.set(state, (own = new Map()));
+  const key = JSON.stringify(change);
+  let known = own.get(key);
+  if (!known) own.set(key, (known = { ...state, ...change }));
+  return known;
+}
+
+/** The two halves of a turn: points closed and open. */
+const halves = new WeakMap<MachineState, { readonly closed: MachineState; readonly open: MachineState }>();
+function halvesOf(state: MachineState) {
+  let known = halves.get(state);
+  if (!known)
+    halves.set(state, (known = { closed: { ...state, points: 'closed' }, open: { ...state, points: 'open' } }));
+  return known;
+}
+export const pointsClosed = (state: MachineState): MachineState => halvesOf(state).closed;
+export const pointsOpen = (state: MachineState): MachineState => halvesOf(state).open;
+
 export const KEY_ON_CLOSED: MachineState = { key: 'on', points: 'closed' };
 export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
 export const CRANKING: MachineState = { key: 'crank', points: 'turning' };

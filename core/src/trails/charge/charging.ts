@@ -2,27 +2,27 @@ import type { AsFound, Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
 import { KEY_OFF, KEY_ON_OPEN, RUNNING } from '../../machine/state.ts';
+import { startsAtRpm } from './exciting.ts';
 import { chargerAt } from './parts/index.ts';
 import { BELT, CUTOUT, engineRpm, INDICATOR, REGULATOR, REGULATOR_EARTH, SOURCE } from './making.ts';
 
-/** Amperes through the lamp that start an alternator of twelve volts [10]. */
-const EXCITES = 0.11;
 /** Below this share of its flux a generator does not start itself. */
 const RESIDUAL_FROM = 0.008;
 /** The field's own current through the regulator's earth, which it then measures too little by; amperes. */
 const EARTH_AMPS = 2.4;
 
 const earthOf = (scene: Known) => scene.machine.partById.get(SOURCE)!.nodes['b']!;
-const nominal = (scene: Known) => scene.machine.fit.volts / 12;
 
-/** Whether the machine excites at all: by its lamp's current, or by what magnetism is left. */
+/** Whether the machine excites at all, by its lamp's current before it is held fast, or by what magnetism is left. */
 function excites(found: AsFound, params: MachineParams): boolean {
   const own = params[SOURCE]!;
   if (own['residual'] !== undefined) return own['residual'] > RESIDUAL_FROM && own['fieldOhms']! < OPEN_OHMS;
   if (own['fieldOhms'] === undefined) return true;
   if (own['fieldOhms'] >= OPEN_OHMS || !params[INDICATOR]) return false;
   const scene = found(params);
-  return Math.abs(scene.solve(KEY_ON_OPEN).amps(INDICATOR)) > EXCITES / nominal(scene);
+  const amps = Math.abs(scene.solve(KEY_ON_OPEN).amps(INDICATOR));
+  const { fit } = scene.machine;
+  return startsAtRpm(fit, own['fieldOhms'], amps, own['share'], own['voltsPerRpm']) < engineRpm(fit, 'fast');
 }
 
 /** What follows from belt, regulator and exciting current: put into the machine's figures before anyone measures. */

@@ -2,7 +2,7 @@ import { motorAt, type Motor, type OperatingPoint } from '../../network/index.ts
 import type { Known, MachineParams } from '../../machine/known.ts';
 import { CRANK_WORDS, type CrankWord, type Offers } from '../../machine/observed.ts';
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
-import { keyOf } from '../../machine/state.ts';
+import { changedState, keyOf } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
 import { startingOf } from './starting.ts';
 
@@ -13,7 +13,7 @@ export const MOTOR = 'starter-motor';
 export const DRIVE = 'starter-drive';
 export const ENGINE = 'engine';
 
-const CRANK: MachineState = { key: 'crank', points: 'closed' };
+const CRANK: Pick<MachineState, 'key' | 'points'> = { key: 'crank', points: 'closed' };
 const toRpm = (speed: number) => (speed * 30) / Math.PI;
 
 /** What the motor must turn, from engine and drive: put into its figures before anyone measures. */
@@ -64,25 +64,25 @@ export function engagement(scene: Known, state: MachineState): Engaged {
   return known;
 }
 function engaged(scene: Known, state: MachineState): Engaged {
-  const still = { ...CRANK, ...state, key: 'crank', points: 'closed' } as const;
+  const still = changedState(state, CRANK);
   const relayed = scene.params[RELAY] !== undefined;
   const earth = scene.machine.partById.get(SOLENOID)!.nodes['earth']!;
   let relay = true;
   if (relayed) {
-    const open = scene.solve({ ...still, at: { [RELAY]: 'out', [SOLENOID]: 'out' } });
+    const open = scene.solve(changedState(still, { at: { [RELAY]: 'out', [SOLENOID]: 'out' } }));
     const figures = scene.params[RELAY]!;
     relay =
       figures['coilOhms']! < OPEN_OHMS &&
       Math.abs(open.volts('relay-s') - open.volts(earth)) >= figures['pullInVolts']!;
   }
   const told = relayed ? ({ [RELAY]: relay ? 'in' : 'out' } as const) : {};
-  const out = scene.solve({ ...still, at: { ...told, [SOLENOID]: 'out' } });
+  const out = scene.solve(changedState(still, { at: { ...told, [SOLENOID]: 'out' } }));
   const pull = pullShare(scene, out);
   const at = {
     volts: Math.abs(out.volts('sol-s') - out.volts(earth)),
     turning: scene.params[SOLENOID]!['pullOhms']! < OPEN_OHMS && scene.params[MOTOR]!['ohms']! < OPEN_OHMS,
   };
-  const home = scene.solve({ ...still, at: { ...told, [SOLENOID]: 'in' } });
+  const home = scene.solve(changedState(still, { at: { ...told, [SOLENOID]: 'in' } }));
   const hold = scene.params[SOLENOID]!;
   const volts = hold['holdOhms']! < OPEN_OHMS ? Math.abs(home.volts('sol-s') - home.volts(earth)) : 0;
   return { relay, pull, at, held: volts / hold['holdVolts']!, home };

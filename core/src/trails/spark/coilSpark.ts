@@ -7,6 +7,7 @@ import {
   type FiringPlan,
 } from '../../ignition/index.ts';
 import { OPEN_OHMS, type MachineState, type PartParams } from './parts/index.ts';
+import { changedState, keyOf, pointsClosed, pointsOpen } from '../../machine/state.ts';
 import { distributorPath } from './distributor.ts';
 import { shuntWithIron } from './ironOhms.ts';
 import type { Known } from '../../machine/known.ts';
@@ -29,14 +30,14 @@ export type Breaker = (
 
 /** Speed of the distributor in a state, rev/min; a coil is never asked at a standstill. */
 export const distributorRpm = (scene: Known, state: MachineState): number =>
-  Math.max(LEAST_RPM, scene.see('rpm', state.key === 'run' ? state : { ...state, key: 'crank' })) / 2;
+  Math.max(
+    LEAST_RPM,
+    scene.see('rpm', state.key === 'run' || state.key === 'crank' ? state : changedState(state, { key: 'crank' })),
+  ) / 2;
 const LEAST_RPM = 30;
 
 /** Of the flux of a coil's two windings; what else is lost goes into its iron. */
 const COUPLING = 0.98;
-
-const closed = (s: MachineState): MachineState => ({ ...s, points: 'closed' });
-const open = (s: MachineState): MachineState => ({ ...s, points: 'open' });
 
 /** How cylinders are fired: by which coil, along which parts, switched by what. */
 export interface Drive {
@@ -51,15 +52,26 @@ export interface Drive {
 /** The coil of a cylinder with its figures and the two ends of its primary. */
 function coilOf(scene: Known, drive: Drive, state: MachineState, cylinder: number) {
   const id = drive.coil?.(cylinder) ?? 'coil';
-  const { nodes } = scene.machine.parts.find((p) => p.id === id)!;
+  const { nodes } = scene.machine.partById.get(id)!;
   return { id, feed: nodes['a']!, switched: nodes['b']!, figures: figuresOf(scene, id, state) };
 }
 const pathOf = (drive: Drive) => drive.path ?? distributorPath;
 
-/** Amperes the coil loses when its switch opens. */
-function interruption(scene: Known, state: MachineState, coil: ReturnType<typeof coilOf>, seconds: number): number {
-  const on = scene.solve(closed(state));
-  const off = scene.solve(open(state));
+type Driven = ReturnType<typeof coilOf>;
+const cut = new WeakMap<Known, Map<string, number>>();
+
+/** Amperes the coil loses when its switch opens: of a coil that serves several cylinders, worked out once. */
+function interruption(scene: Known, state: MachineState, coil: Driven, seconds: number): number {
+  let own = cut.get(scene);
+  if (!own) cut.set(scene, (own = new Map()));
+  const key = `${coil.id}|${seconds}|${keyOf(state)}`;
+  let known = own.get(key);
+  if (known === undefined) own.set(key, (known = interrupted(scene, state, coil, seconds)));
+  return known;
+}
+function interrupted(scene: Known, state: MachineState, coil: Driven, seconds: number): number {
+  const on = scene.solve(pointsClosed(state));
+  const off = scene.solve(pointsOpen(state));
   // Resistance of the loop the coil's current meets: the coil and everything outside it.
   const drop = Math.abs(on.volts(coil.feed) - on.volts(coil.switched));
   const loopOhms = drop > 0 ? (coil.figures['primaryOhms']! * Math.abs(on.volts('post'))) / drop : OPEN_OHMS;
@@ -116,7 +128,7 @@ export const coilFiring =
     const { figures } = coil;
     const { closedSeconds, condenserFarads, clampVolts } = drive.breaker(scene, state, cylinder);
     const bare: MachineState = { ...state, unplugged: [...(state.unplugged ?? []), coil.id] };
-    const [on, off] = [scene.solve(closed(bare)), scene.solve(open(bare))];
+    const [on, off] = [scene.solve(pointsClosed(bare)), scene.solve(pointsOpen(bare))];
     const path = sparkPath(scene, pathOf(drive)('plug', cylinder), state);
     const pointsOhms = Math.max(1e-3, on.outputOhms(coil.switched, '0'));
     const firing: Firing = {

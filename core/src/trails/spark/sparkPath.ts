@@ -15,7 +15,7 @@ export interface SparkPath {
 export function sparkPath(scene: Known, ids: readonly string[], state: MachineState): SparkPath {
   const steps: HighTension[] = ids
     .filter((id) => !state.clipped?.includes(id))
-    .map((id) => scene.machine.parts.find((p) => p.id === id)!.kind.highTension!(scene.params[id]!, scene.machine.fit));
+    .map((id) => scene.machine.partById.get(id)!.kind.highTension!(scene.params[id]!, scene.machine.fit));
   return {
     seriesOhms: steps.reduce((sum, s) => sum + (s.seriesOhms ?? 0), 0),
     gapVolts: steps.reduce((sum, s) => sum + (s.gapVolts ?? 0), 0),
@@ -29,7 +29,7 @@ export const windingOhms = (coil: PartParams): number => Math.min(coil['secondar
 
 /** A part's figures as a check in this state finds it. */
 export function figuresOf(scene: Known, id: string, state: MachineState): PartParams {
-  const part = scene.machine.parts.find((p) => p.id === id)!;
+  const part = scene.machine.partById.get(id)!;
   return figuresIn(part, scene.params[id]!, state, scene.machine.fit);
 }
 

@@ -77,6 +77,16 @@ export const chargeWire: PartKind = {
   elements: inLine,
 };
 
+/** An LED with what limits it, ohms of twelve volts or more. */
+const LED_OHMS = 900;
+/** A filament of these watts, or what somebody put in its place, ohms. */
+const exciterElements: PartKind['elements'] = (p, { id, nodes, fit }) => {
+  const [a, b] = [nodes['a']!, nodes['b']!];
+  if ((p['out'] ?? 0) > 0.5) return [{ type: 'resistor', id, a, b, ohms: OPEN_OHMS }];
+  if (p['ohms'] !== undefined) return [{ type: 'resistor', id, a, b, ohms: p['ohms'] }];
+  return [{ type: 'filament', id, a, b, hotOhms: fit.volts ** 2 / p['watts']!, ratedVolts: fit.volts }];
+};
+
 /** Filament between the key and the machine; where a resistor is in its place it cannot blow. */
 export const chargeLamp: PartKind = {
   kind: 'charge lamp',
@@ -92,7 +102,7 @@ export const chargeLamp: PartKind = {
       label: 'an LED in its place: too little to excite',
       weight: 0.8,
       repair: 'bulb',
-      apply: (p) => ({ ...p, led: 1 }),
+      apply: (p) => ({ ...p, led: 1, ohms: LED_OHMS }),
     },
     {
       id: 'wire',
@@ -103,12 +113,7 @@ export const chargeLamp: PartKind = {
       apply: (p) => ({ ...p, out: 1, off: 1 }),
     },
   ],
-  elements: (p, { id, nodes, fit }) => {
-    const [a, b] = [nodes['a']!, nodes['b']!];
-    if ((p['out'] ?? 0) > 0.5) return [{ type: 'resistor', id, a, b, ohms: OPEN_OHMS }];
-    if ((p['led'] ?? 0) > 0.5) return [{ type: 'resistor', id, a, b, ohms: 900 }];
-    return [{ type: 'filament', id, a, b, hotOhms: fit.volts ** 2 / p['watts']!, ratedVolts: fit.volts }];
-  },
+  elements: exciterElements,
 };
 /** In place of a lamp: what starts the machine where an ammeter, or nothing, tells. */
 export const exciteResistor: PartKind = {
@@ -132,7 +137,7 @@ export const exciteResistor: PartKind = {
       apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
     },
   ],
-  elements: inLine,
+  elements: exciterElements,
 };
 
 /** Of a machine whose consumers nobody has listed: what such a one mostly takes with its lamps on, of what it gives. */

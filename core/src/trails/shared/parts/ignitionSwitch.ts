@@ -44,7 +44,7 @@ export const ignitionSwitch: PartKind = {
       id,
       a: nodes['a']!,
       b: nodes['b']!,
-      closed: state.key !== 'off' || (p['staysOn'] ?? 0) > 0.5,
+      closed: (state.key !== 'off' && state.at?.[id] !== 'out') || (p['staysOn'] ?? 0) > 0.5,
       onOhms: p['ohms']!,
       offOhms: OPEN_OHMS,
     },
