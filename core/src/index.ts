@@ -31,6 +31,12 @@ export { proven, proveOut, type Proof, type ProofState } from './proving/proveOu
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { absurd } from './tracing/plausible.ts';
 export { readTyped, suits, wordsOf, type TypedReading } from './tracing/readTyped.ts';
+export * from './views/advice.ts';
+export type { Exciting } from './trails/charge/advice/exciting.ts';
+export type { Way, WayAt, Wired } from './trails/charge/advice/rewiring.ts';
+export type { UsedAlternator } from './trails/charge/advice/usedAlternators.ts';
+export type { UsedStarter } from './trails/crank/advice/usedStarters.ts';
+export type { Compared } from './trails/shared/usedPart.ts';
 export type { Balance } from './trails/charge/balance.ts';
 export * from './views/views.ts';
 export * from './views/bay.ts';

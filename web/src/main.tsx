@@ -29,6 +29,7 @@ const router = createBrowserRouter([
       { path: 'machines', lazy: screen(() => import('./screens/machines/MachinesPage.tsx'), 'MachinesPage') },
       { path: 'machines/new', lazy: screen(() => import('./screens/machines/NewMachinePage.tsx'), 'NewMachinePage') },
       { path: 'machines/:id', lazy: screen(() => import('./screens/machines/MachinePage.tsx'), 'MachinePage') },
+      { path: 'machines/:id/fit', lazy: screen(() => import('./screens/fit/FitPage.tsx'), 'FitPage') },
       { path: 'shop', lazy: screen(() => import('./screens/shop/ShopPage.tsx'), 'ShopPage') },
       { path: 'waiting', lazy: screen(() => import('./screens/waiting/WaitingPage.tsx'), 'WaitingPage') },
       { path: '*', element: <NotHere /> },

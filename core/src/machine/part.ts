@@ -58,6 +58,9 @@ export interface RepairSpec {
 
 export interface FaultMode {
   readonly id: string;
+  /** Of several that are one way of failing, each on its own cylinder: that way's name. */
+  readonly family?: string;
+  readonly cylinder?: number;
   /** How the part has failed, to follow the part's name: "burnt or dirty". */
   readonly label: string;
   /** How often, against the other ways of failing on this kind of trail; relative, from shop experience. */

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { names } from '../trails/spark/causes.ts';
 import { logistic, normal, normalCdf, seededRandom } from './lcg.ts';
 
 describe('the normal curve', () => {
@@ -24,18 +23,5 @@ describe('the normal curve', () => {
     expect(logistic(0)).toBe(0.5);
     expect(logistic(4)).toBeGreaterThan(0.95);
     expect(logistic(2) + logistic(-2)).toBeCloseTo(1, 12);
-  });
-});
-
-describe('causes that name a cylinder', () => {
-  const lead = { id: 'lead', label: '', look: '', weight: 1, faults: ['lead-*.open', 'coil-lead.open'] };
-  it('mean the cylinder whose plug failed', () => {
-    expect(names(lead, 'lead-3.open', 'plug-3.fouled')).toBe(true);
-    expect(names(lead, 'lead-2.open', 'plug-3.fouled')).toBe(false);
-  });
-  it('mean any cylinder where the failed part has none', () => {
-    expect(names(lead, 'lead-2.open', 'coil.insulation')).toBe(true);
-    expect(names(lead, 'coil-lead.open', 'coil.insulation')).toBe(true);
-    expect(names(lead, 'lead-2.leaking', 'coil.insulation')).toBe(false);
   });
 });

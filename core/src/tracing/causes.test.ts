@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest';
 import type { JobEvent } from '../schema/job.ts';
 import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
-import { CAUSES } from '../trails/spark/causes.ts';
+import { CHARGED } from '../__tests__/chargeMachines.ts';
+import { CRANKED } from '../__tests__/crankMachines.ts';
+import { names, type FailsSo } from '../machine/cause.ts';
+import { CAUSES } from '../trails/causes.ts';
 import { traceCauses } from './causes.ts';
 import { buildModel } from './model.ts';
 import { Tracer } from './trace.ts';
@@ -42,16 +45,65 @@ describe('why the points burnt', () => {
   });
 });
 
-it('the table of causes names only faults that exist', () => {
-  const everywhere = Object.values(KINDS)
-    .concat({ ballast: 'bypassed', cylinders: 8 })
-    .flatMap((fit) => buildModel(machine(fit), house).faults.map((f) => f.id));
-  const exists = (pattern: string) =>
-    everywhere.some((id) => id === pattern || id.replace(/-\d+(?=\.|$)/, '-*') === pattern);
-  for (const [fault, causes] of Object.entries(CAUSES)) {
-    expect(exists(fault), fault).toBe(true);
-    for (const c of causes) for (const f of c.faults) expect(exists(f), f).toBe(true);
+it('the causes name only ways of failing that exist', () => {
+  const everywhere = [
+    ...Object.values(KINDS)
+      .concat({ ballast: 'bypassed', cylinders: 8 })
+      .map((fit) => machine(fit)),
+    ...Object.values(CRANKED),
+    ...Object.values(CHARGED),
+  ].flatMap((m) => buildModel(m, house).faults);
+  const exists = ({ kind, modes, part }: FailsSo) =>
+    modes.every((m) =>
+      everywhere.some(
+        (f) => f.part.kind.kind === kind && (f.mode.family ?? f.mode.id) === m && (part ?? f.part.id) === f.part.id,
+      ),
+    );
+  for (const { of, causes } of CAUSES)
+    for (const f of [...of, ...causes.flatMap((c) => c.faults)]) expect(exists(f), JSON.stringify(f)).toBe(true);
+});
+
+it('every way in which starting and charging fail has a cause that can be looked at', () => {
+  for (const m of [...Object.values(CRANKED), ...Object.values(CHARGED)]) {
+    const { faults } = buildModel(m, house);
+    for (const f of faults.filter((x) => x.trail !== 'spark'))
+      if (!['wire', 'start wire', 'start interlock', 'cut-out', 'exciting resistor'].includes(f.part.kind.kind))
+        expect(
+          CAUSES.some(({ of }) => of.some((o) => o.kind === f.part.kind.kind)),
+          f.id,
+        ).toBe(true);
   }
+});
+
+describe('causes that name a cylinder', () => {
+  const { faults } = buildModel(machine({ cylinders: 4 }), house);
+  const fault = (id: string) => faults.find((f) => f.id === id)!;
+  const cause = CAUSES.flatMap((c) => c.causes).find((c) => c.id === 'lead-open')!;
+  it('mean the cylinder whose plug failed', () => {
+    expect(names(cause, fault('lead-3.open'), fault('plug-3.fouled'))).toBe(true);
+    expect(names(cause, fault('lead-2.open'), fault('plug-3.fouled'))).toBe(false);
+  });
+  it('mean any cylinder where the failed part has none', () => {
+    expect(names(cause, fault('lead-2.open'), fault('coil.insulation'))).toBe(true);
+    expect(names(cause, fault('coil-lead.open'), fault('coil.insulation'))).toBe(true);
+    expect(names(cause, fault('lead-2.leaking'), fault('coil.insulation'))).toBe(false);
+  });
+  it('mean the output of a pack that has no cylinder of its own', () => {
+    const outboard = buildModel(machine({ layout: 'capacitor-discharge', cylinders: 3 }), house).faults;
+    const of = (id: string) => outboard.find((f) => f.id === id)!;
+    const own = CAUSES.flatMap((c) => c.causes).find((c) => c.id === 'own-lead-open')!;
+    expect(names(own, of('lead-2.open'), of('pack.channel-2'))).toBe(true);
+    expect(names(own, of('lead-1.open'), of('pack.channel-2'))).toBe(false);
+  });
+});
+
+it('a flat battery is asked of the charging, and a shorted diode stands among what drained it', () => {
+  const charged = new Tracer(CHARGED['alternator with a lamp']!, house);
+  const flat = { ...noFire, symptom: 'crank-click' } as const;
+  const { causes } = traceCauses(charged, 'battery.flat', flat, [reading('charge-drain', 1.2)])!;
+  const [drain, noCharge] = ['drain', 'no-charge'].map((id) => causes.find((c) => c.spec.id === id)!);
+  expect(drain!.share).toBeGreaterThan(noCharge!.share);
+  expect(noCharge!.check).toBeDefined();
 });
 
 it('a cause of one cylinder is looked for on that cylinder', () => {

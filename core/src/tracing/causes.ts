@@ -1,5 +1,6 @@
 import type { Complaint, JobEvent } from '../schema/job.ts';
-import { AGE_WEIGHT, causesOf, names, type CauseSpec } from '../trails/spark/causes.ts';
+import { AGE_WEIGHT, causesOf, names, type CauseSpec } from '../machine/cause.ts';
+import { CAUSES } from '../trails/causes.ts';
 import { tell } from './events.ts';
 import type { ModelFault } from './model.ts';
 import type { Tracer } from './trace.ts';
@@ -57,8 +58,8 @@ export function traceCauses(
   const fault = tracer.model.faults.find((f) => f.id === faultId);
   if (!fault) return undefined;
   const alone = logOfStory(tracer, [fault], complaint, events);
-  const candidates = causesOf(faultId).map((spec) => {
-    const faults = tracer.model.faults.filter((f) => names(spec, f.id, faultId) && f.part.id !== fault.part.id);
+  const candidates = causesOf(CAUSES, fault).map((spec) => {
+    const faults = tracer.model.faults.filter((f) => names(spec, f, fault) && f.part.id !== fault.part.id);
     const gain = faults.map((f) => Math.exp(logOfStory(tracer, [fault, f], complaint, events) - alone));
     const mean = gain.length ? gain.reduce((a, b) => a + b, 0) / gain.length : 1;
     return { spec, weight: spec.weight * mean, faults, gain };

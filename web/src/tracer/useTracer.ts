@@ -1,4 +1,4 @@
-import type { Conditions, House, MachineBody } from '@pondu/core';
+import type { Conditions, House, MachineBody, UsedAlternator, UsedStarter } from '@pondu/core';
 import { wrap, type Remote } from 'comlink';
 import useSWR from 'swr';
 import type { Answer, JobInput, TracerApi } from './worker.ts';
@@ -41,6 +41,18 @@ export const useWaves = (machine: MachineBody | undefined, house: House, faultId
   useAnswer(machine ? ['waves', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
     tracer().waves(machine!, house, faultId),
   );
+type Machine = MachineBody | undefined;
+const of = (machine: MachineBody, house: House) => [machine.fitOut, machine.plates, house];
+export const useAdvice = (machine: Machine, house: House | undefined) =>
+  useAnswer(machine && house ? ['advice', ...of(machine, house)] : null, () => tracer().advice(machine!, house!));
+/** Used parts against one another on this machine. Throw what the computation says. */
+export const compareAlternators = (machine: MachineBody, house: House, used: readonly UsedAlternator[]) =>
+  opened(tracer().alternators(machine, house, used));
+export const compareStarters = (machine: MachineBody, house: House, used: readonly UsedStarter[]) =>
+  opened(tracer().starters(machine, house, used));
+/** A way of wiring as a netlist. Throws what the computation says. */
+export const wayNetlist = (machine: MachineBody, house: House, wayId: string): Promise<string> =>
+  opened(tracer().wayNetlist(machine, house, wayId));
 export const useModel = (machine: MachineBody | undefined, house: House | undefined) =>
   useAnswer(machine && house ? ['model', machine.fitOut, machine.plates, house] : null, () =>
     tracer().model(machine!, house!),

@@ -1,6 +1,9 @@
 import {
+  adviceView,
   causesView,
   checkView,
+  comparedAlternators,
+  comparedStarters,
   modelView,
   proofView,
   ruler,
@@ -11,6 +14,7 @@ import {
   Unsolved,
   unsolvedWords,
   waveforms,
+  wayNetlist,
   withTracer,
   type Complaint,
   type Conditions,
@@ -18,6 +22,8 @@ import {
   type JobEvent,
   type MachineBody,
   type Tracer,
+  type UsedAlternator,
+  type UsedStarter,
 } from '@pondu/core';
 import { expose } from 'comlink';
 
@@ -68,6 +74,13 @@ const api = {
     traced({ machine, house }, ({ model }) => waveforms(model, faultId)),
   settings: ({ machine, house, events }: JobInput) =>
     answer(() => settingsView(tracers.for(machine, house).model, events)),
+  advice: (machine: MachineBody, house: House) => answer(() => adviceView(tracers, machine, house)),
+  wayNetlist: (machine: MachineBody, house: House, wayId: string) =>
+    answer(() => wayNetlist(tracers, machine, house, wayId)),
+  alternators: (machine: MachineBody, house: House, of: readonly UsedAlternator[]) =>
+    answer(() => comparedAlternators(tracers, machine, house, of)),
+  starters: (machine: MachineBody, house: House, of: readonly UsedStarter[]) =>
+    answer(() => comparedStarters(tracers, machine, house, of)),
   model: (machine: MachineBody, house: House) => answer(() => modelView(tracers, machine, house)),
 };
 export type TracerApi = typeof api;

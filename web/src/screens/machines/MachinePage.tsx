@@ -121,6 +121,9 @@ export function MachinePage() {
           </section>
         )}
         {model.data?.balance && <BalancePanel balance={model.data.balance} />}
+        {machine.fitOut.trails.some((t) => t.trail !== 'spark') && (
+          <LinkButton to={`/machines/${id}/fit`}>What to fit to it</LinkButton>
+        )}
         {model.data && <CircuitPanel machineId={stored.data.id} faults={model.data.faults} />}
       </div>
     </div>

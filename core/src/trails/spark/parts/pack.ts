@@ -5,6 +5,8 @@ const CHANNELS = [1, 2, 3, 4, 6, 8].at(-1)!;
 
 const channel = (n: number): FaultMode => ({
   id: `channel-${n}`,
+  family: 'channel',
+  cylinder: n,
   label: `its output ${n} dead`,
   weight: 0.8,
   repair: 'replace',
