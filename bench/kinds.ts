@@ -3,7 +3,9 @@ import type { FitOut, FitOutOne } from '@pondu/core/schema';
 const battery = { volts: 12, earth: 'negative', fused: true, marine: false, compressionRatio: 8 } as const;
 const magnets = { ...battery, fused: false, ballast: 'none', compressionRatio: 7 } as const;
 
-/** One fit-out of each kind of spark trail, the largest of its sort where size matters. */
+const whole = { volts: 12, earth: 'negative', marine: false, compressionRatio: 8 } as const;
+
+/** One fit-out of each kind of trail, the largest of its sort where size matters. */
 export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
   'breaker points, six cylinders': { ...battery, layout: 'battery-points', cylinders: 6, ballast: 'external' },
   'breaker points, eight cylinders': { ...battery, layout: 'battery-points', cylinders: 8, ballast: 'bypassed' },
@@ -29,6 +31,53 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
   'capacitor discharge, charge coil': { ...magnets, layout: 'capacitor-discharge', cylinders: 3 },
   'capacitor discharge, battery': { ...battery, layout: 'battery-discharge', cylinders: 2, ballast: 'none' },
   'coil on each plug': { ...battery, layout: 'coil-on-plug', cylinders: 4, ballast: 'none', compressionRatio: 9 },
+  'crank: relay and interlock': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      { trail: 'crank', kind: 'relay', options: { interlocks: ['Neutral'] } },
+    ],
+  },
+  'crank: heaters on a shared feed': {
+    ...whole,
+    cylinders: 4,
+    compressionRatio: 21,
+    trails: [{ trail: 'crank', kind: 'glow', options: { interlocks: [], heat: 'plugs' } }],
+  },
+  'charge: generator, six volts': {
+    ...whole,
+    volts: 6,
+    cylinders: 4,
+    trails: [
+      { trail: 'crank', kind: 'direct', options: { interlocks: [] } },
+      { trail: 'charge', kind: 'generator', options: { field: 'A', tells: 'lamp', loads: [] } },
+    ],
+  },
+  'charge: alternator': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'crank', kind: 'direct', options: { interlocks: [] } },
+      { trail: 'charge', kind: 'alternator', options: { tells: 'lamp', loads: [] } },
+    ],
+  },
+  'charge: three phases': {
+    ...whole,
+    cylinders: 1,
+    trails: [
+      { trail: 'crank', kind: 'relay', options: { interlocks: [] } },
+      { trail: 'charge', kind: 'stator-three', options: { control: 'shunt', loads: [] } },
+    ],
+  },
+  'charge: one phase': {
+    ...whole,
+    cylinders: 1,
+    trails: [
+      { trail: 'crank', kind: 'relay', options: { interlocks: [] } },
+      { trail: 'charge', kind: 'stator-single', options: { wave: 'full', control: 'series', loads: [] } },
+    ],
+  },
   'V8 launch, all its trails told': {
     volts: 12,
     earth: 'negative',

@@ -5,7 +5,7 @@ import { TRAIL_NAMES, type TrailName } from '../schema/symptoms.ts';
  * How often each trail lets an old engine down, against the others: judgement from the shop, before any complaint. A
  * shop's own figures go before it (house rule `trails`).
  */
-const USUAL: Readonly<Record<TrailName, number>> = {
+export const USUAL_SHARES: Readonly<Record<TrailName, number>> = {
   spark: 30,
   fuel: 30,
   air: 10,
@@ -18,7 +18,7 @@ const USUAL: Readonly<Record<TrailName, number>> = {
 
 /** Share of each trail before any complaint; sum 1. */
 export function trailShares(house: Pick<House, 'trails'>): Readonly<Record<TrailName, number>> {
-  const weight = (trail: TrailName) => house.trails[trail] ?? USUAL[trail];
+  const weight = (trail: TrailName) => house.trails[trail] ?? USUAL_SHARES[trail];
   const total = TRAIL_NAMES.reduce((sum, t) => sum + weight(t), 0) || 1;
   return Object.fromEntries(TRAIL_NAMES.map((t) => [t, weight(t) / total])) as Record<TrailName, number>;
 }

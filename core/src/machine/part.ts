@@ -126,6 +126,8 @@ export interface PartInstance {
   /** Only these ways of failing; all when absent. */
   readonly fails?: readonly string[];
   readonly cylinder?: number;
+  /** Of several alike: what they are called together. */
+  readonly together?: string;
   /** The part whose given figures and prices hold for this one too, unless it has its own. */
   readonly like?: string;
   /** Not in the machine's low-voltage network (the spark's side): an ohmmeter meets it only on the bench. */

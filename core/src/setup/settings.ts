@@ -21,7 +21,7 @@ export interface SetFigure {
 
 /** Numbered where each cylinder has its own. */
 const labelOf = ({ part, spec }: Plate): string =>
-  /\d$/.test(part.label) ? `${spec.label}, ${part.label.toLowerCase()}` : spec.label;
+  part.together !== undefined ? `${spec.label}, ${part.label.toLowerCase()}` : spec.label;
 
 /** The set-up sheet: each figure with its band, found at, left at. The last entry of a figure stands. */
 export function settingsOf(model: Model, events: readonly JobEvent[]): SetFigure[] {

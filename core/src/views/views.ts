@@ -213,18 +213,23 @@ export function proofView(tracer: Tracer, complaint: Complaint, events: readonly
 export interface PlateView extends PlateValue {
   id: string;
   part: string;
+  trail: TrailName;
   figure: string;
   dimension: Dimension;
   /** Between which ends the machine can be computed. */
   range: { readonly low: number; readonly high: number };
 }
+/** The trail that a station stands on; of one that several share, the first. */
+const trailOf = ({ machine }: Model, station: string): TrailName =>
+  (machine.trails.find((t) => t.stations.some((s) => s.id === station)) ?? machine.trails[0]!).id;
 /** Plate values in force that a person would look up. */
 export const platesView = (model: Model): PlateView[] =>
   [...model.plates.values()]
     .filter((p) => !p.spec.hidden && (p.part.cylinder ?? 1) === 1)
     .map(({ id, low, high, source, note, spec, part, range }) => ({
       id,
-      part: part.cylinder === undefined ? part.label : `${part.label.replace(/ \d+$/, '')}s`,
+      part: part.together ?? part.label,
+      trail: trailOf(model, part.station),
       figure: spec.label,
       dimension: spec.dimension,
       low,

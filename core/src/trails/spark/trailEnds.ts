@@ -18,6 +18,7 @@ export function endsOfSpark(fit: Fit): PartInstance[] {
     {
       id: `lead-${i + 1}`,
       label: `Plug lead ${i + 1}`,
+      together: 'Plug leads',
       station: 'plug-leads',
       apart: true,
       kind: PARTS.htLead,
@@ -28,6 +29,7 @@ export function endsOfSpark(fit: Fit): PartInstance[] {
     {
       id: `plug-${i + 1}`,
       label: `Plug ${i + 1}`,
+      together: 'Plugs',
       station: 'plugs',
       apart: true,
       kind: PARTS.plug,

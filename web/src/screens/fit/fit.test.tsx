@@ -59,7 +59,7 @@ describe('what excites', () => {
     const one = machine({ trail: 'charge', kind: 'alternator', options: { tells: 'lamp', loads: [] } });
     const { exciting, bestExciting } = adviceView(new TracerCache(1), one, house);
     render(<ExcitingPanel exciting={exciting!} best={exciting![bestExciting!]} />);
-    expect(screen.getByText(/^A lamp of \d W starts it/)).toBeTruthy();
+    expect(screen.getByText(/^A lamp of [\d.]+ W starts it/)).toBeTruthy();
     expect(within(screen.getByRole('row', { name: /LED alone/ })).getByText('not at all')).toBeTruthy();
   });
 });

@@ -1,14 +1,18 @@
 import { formatBand, type CheckView, type JobEvent, type Landing } from '@pondu/core';
 import { format } from 'date-fns';
+import { trailOf, type Trails } from '../../words/byTrail.ts';
+import { TRAIL_LABELS } from '../../words/trails.ts';
 import { readingWords } from './Log.tsx';
 
 /** Readings before and after each repair, with what they should be; corrected ones are left out. */
 export function CardReadings({
   events,
   checks,
+  trails,
 }: {
   events: readonly JobEvent[];
   checks: readonly { check: CheckView; well: Landing }[];
+  trails: Trails;
 }) {
   const superseded = new Set(
     events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
@@ -21,6 +25,11 @@ export function CardReadings({
     const { check, well } = found;
     if (check.dimension === null) return Object.entries(well.words).sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
     return well.openShare === 1 ? 'OL' : formatBand(well.low, well.high, check.dimension);
+  };
+  const trailWords = (id: string): string => {
+    const found = checks.find((c) => c.check.id === id);
+    const trail = found && trailOf(trails, found.check.station);
+    return trail ? TRAIL_LABELS[trail] : '';
   };
   return (
     <table className="w-full">
@@ -45,6 +54,7 @@ export function CardReadings({
               <td className="whitespace-nowrap pr-3">{format(new Date(e.reading.at), 'd MMM HH:mm')}</td>
               <td className="pr-3">
                 {checks.find((c) => c.check.id === e.reading.checkId)?.check.label ?? e.reading.checkId}
+                {trails.length > 1 && <span className="tag ml-2">{trailWords(e.reading.checkId)}</span>}
               </td>
               <td className="pr-3 font-semibold">
                 {readingWords(e.reading, checks.find((c) => c.check.id === e.reading.checkId)?.check)}

@@ -1,22 +1,27 @@
 import type { CheckView, RankedView } from '@pondu/core';
 import { X } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
+import { byTrail, trailOf, type Trails } from '../../words/byTrail.ts';
+import { TRAIL_LABELS } from '../../words/trails.ts';
 import { minutesWords } from '../../words/belief.ts';
 
 /** The checks of one station, or all of them: any may be chosen instead of the one proposed. */
 export function CheckList({
   heading,
   checks,
+  trails,
   ranked,
   onChoose,
   onClose,
 }: {
   heading: string;
   checks: readonly CheckView[];
+  trails: Trails;
   ranked: readonly RankedView[];
   onChoose: (checkId: string) => void;
   onClose: () => void;
 }) {
+  const groups = byTrail(trails, checks, (c) => trailOf(trails, c.station));
   return (
     <section aria-label={heading} className="card p-3">
       <div className="flex items-center justify-between">
@@ -26,21 +31,26 @@ export function CheckList({
         </Button>
       </div>
       {checks.length === 0 && <p className="text-soft">No check is made here by itself; its neighbours tell.</p>}
-      <ul className="grid gap-1 sm:grid-cols-2">
-        {checks.map((c) => {
-          const rank = ranked.find((r) => r.id === c.id);
-          return (
-            <li key={c.id}>
-              <Button className="w-full !justify-start text-left" onClick={() => onChoose(c.id)}>
-                <span className="grow">{c.label}</span>
-                <span className="condensed shrink-0 text-[13px] text-soft">
-                  {rank ? minutesWords(rank.minutesNow) : 'done'}
-                </span>
-              </Button>
-            </li>
-          );
-        })}
-      </ul>
+      {groups.map(({ trail, items }) => (
+        <div key={trail ?? ''}>
+          {groups.length > 1 && <h3 className="tag mt-2 mb-1">{trail ? TRAIL_LABELS[trail] : 'The whole engine'}</h3>}
+          <ul className="grid gap-1 sm:grid-cols-2">
+            {items.map((c) => {
+              const rank = ranked.find((r) => r.id === c.id);
+              return (
+                <li key={c.id}>
+                  <Button className="w-full !justify-start text-left" onClick={() => onChoose(c.id)}>
+                    <span className="grow">{c.label}</span>
+                    <span className="condensed shrink-0 text-[13px] text-soft">
+                      {rank ? minutesWords(rank.minutesNow) : 'done'}
+                    </span>
+                  </Button>
+                </li>
+              );
+            })}
+          </ul>
+        </div>
+      ))}
     </section>
   );
 }

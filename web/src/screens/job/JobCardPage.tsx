@@ -73,7 +73,7 @@ export function JobCardPage() {
           {body.complaint.before && <p>Done just before: {body.complaint.before}</p>}
         </CardSection>
         <CardSection title="Readings">
-          <CardReadings events={events} checks={model.data.checks} />
+          <CardReadings events={events} checks={model.data.checks} trails={model.data.trails} />
         </CardSection>
         <CardSection title="Repair">
           {fixes.length === 0 ? (

@@ -92,6 +92,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
                 : `Checks at ${model.data.stations.find((s) => s.id === station)?.label ?? station}`
             }
             checks={model.data.checks.map((c) => c.check).filter((c) => station === 'all' || c.station === station)}
+            trails={model.data.trails}
             ranked={trace.data.ranked}
             onChoose={choose}
             onClose={() => put({ station: undefined })}

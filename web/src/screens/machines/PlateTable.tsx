@@ -16,6 +16,8 @@ import { useModel } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField, TextField } from '../../ui/Field.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { byTrail } from '../../words/byTrail.ts';
+import { TRAIL_LABELS } from '../../words/trails.ts';
 import { failureWords } from '../../words/failures.ts';
 
 const SOURCES: readonly { value: PlateValue['source']; label: string }[] = [
@@ -36,48 +38,54 @@ export function PlateTable({ stored, house, onSaved }: Props) {
   const [editing, setEditing] = useState<string>();
   if (error) return <Failed error={error} />;
   if (!model) return <Loading what="Working out the plate values" />;
+  const groups = byTrail(model.trails, model.plates, (p) => p.trail);
   return (
     <section className="card p-4" aria-label="Plate values">
       <h2 className="text-lg">Plate values</h2>
       <p className="text-[14px] text-soft">
         Every expected reading is computed from these. A typical figure stands in until you give the machine’s own.
       </p>
-      <ul className="mt-2 divide-y divide-rule">
-        {model.plates.map((plate) => (
-          <li key={plate.id}>
-            <div className="flex min-h-12 flex-wrap items-center gap-x-3">
-              <span className="grow basis-44">
-                {plate.part}: {plate.figure.toLowerCase()}
-              </span>
-              <b className="w-36">{formatBand(plate.low, plate.high, plate.dimension)}</b>
-              <span
-                className={`condensed w-36 text-[14px] ${plate.source === 'typical' ? 'text-soft italic' : 'font-semibold text-well'}`}
-              >
-                {plate.source}
-              </span>
-              <Button
-                look="quiet"
-                aria-expanded={editing === plate.id}
-                aria-label={`Change ${plate.part}: ${plate.figure}`}
-                onClick={() => setEditing(editing === plate.id ? undefined : plate.id)}
-              >
-                Change
-              </Button>
-            </div>
-            {plate.note && <p className="text-[14px] text-soft">{plate.note}</p>}
-            {editing === plate.id && (
-              <PlateEditor
-                plate={plate}
-                stored={stored}
-                onDone={() => {
-                  setEditing(undefined);
-                  onSaved();
-                }}
-              />
-            )}
-          </li>
-        ))}
-      </ul>
+      {groups.map(({ trail, items }) => (
+        <div key={trail ?? ''}>
+          {groups.length > 1 && trail && <h3 className="tag mt-3">{TRAIL_LABELS[trail]}</h3>}
+          <ul className="divide-y divide-rule">
+            {items.map((plate) => (
+              <li key={plate.id}>
+                <div className="flex min-h-12 flex-wrap items-center gap-x-3">
+                  <span className="grow basis-44">
+                    {plate.part}: {plate.figure.toLowerCase()}
+                  </span>
+                  <b className="w-36">{formatBand(plate.low, plate.high, plate.dimension)}</b>
+                  <span
+                    className={`condensed w-36 text-[14px] ${plate.source === 'typical' ? 'text-soft italic' : 'font-semibold text-well'}`}
+                  >
+                    {plate.source}
+                  </span>
+                  <Button
+                    look="quiet"
+                    aria-expanded={editing === plate.id}
+                    aria-label={`Change ${plate.part}: ${plate.figure}`}
+                    onClick={() => setEditing(editing === plate.id ? undefined : plate.id)}
+                  >
+                    Change
+                  </Button>
+                </div>
+                {plate.note && <p className="text-[14px] text-soft">{plate.note}</p>}
+                {editing === plate.id && (
+                  <PlateEditor
+                    plate={plate}
+                    stored={stored}
+                    onDone={() => {
+                      setEditing(undefined);
+                      onSaved();
+                    }}
+                  />
+                )}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ))}
     </section>
   );
 }

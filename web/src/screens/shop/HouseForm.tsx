@@ -1,4 +1,5 @@
-import { houseSchema, INSTRUMENT_IDS } from '@pondu/core/schema';
+import { USUAL_SHARES, type TrailName } from '@pondu/core';
+import { houseSchema, INSTRUMENT_IDS, TRAIL_NAMES } from '@pondu/core/schema';
 import { Controller } from 'react-hook-form';
 import { toast } from 'sonner';
 import { z } from 'zod';
@@ -8,6 +9,7 @@ import type { StoredHouse } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
+import { TRAIL_LABELS } from '../../words/trails.ts';
 import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
 
 /** Everyone has eyes: they are not asked about. */
@@ -19,6 +21,15 @@ const POLICIES = [
   { value: 'halve', label: 'Halve the trail' },
 ] as const;
 
+/** Empty: what is usual. */
+const weight = z
+  .string()
+  .refine(
+    (t) => t.trim() === '' || (Number(t.replace(',', '.')) >= 0 && Number(t.replace(',', '.')) <= 100),
+    'A number from 0 to 100, or nothing.',
+  )
+  .transform((t) => (t.trim() === '' ? undefined : Number(t.replace(',', '.'))));
+
 const formSchema = z.object({
   shopName: z.string().max(80),
   currency: z.string().max(4, 'Four letters at most.'),
@@ -29,6 +40,7 @@ const formSchema = z.object({
     .string()
     .refine((t) => t.trim() === '' || Number(t.replace(',', '.')) >= 0, 'A price, or nothing.')
     .transform((t) => (t.trim() === '' ? null : Number(t.replace(',', '.')))),
+  trails: z.object(Object.fromEntries(TRAIL_NAMES.map((t) => [t, weight])) as Record<TrailName, typeof weight>),
   owns: z.array(houseSchema.shape.owns.unwrap().element),
 });
 type Typed = z.input<typeof formSchema>;
@@ -46,6 +58,7 @@ export function HouseForm({ stored, onSaved }: { stored: StoredHouse; onSaved: (
     sureness: String(house.sureness),
     policy: house.policy,
     dearFrom: house.dearFrom === null ? '' : String(house.dearFrom),
+    trails: Object.fromEntries(TRAIL_NAMES.map((t) => [t, String(house.trails[t] ?? '')])) as Typed['trails'],
     owns: house.owns,
   };
   const [form, clear] = useDraftForm<Typed, Read>('house', initial, formSchema);
@@ -109,6 +122,24 @@ export function HouseForm({ stored, onSaved }: { stored: StoredHouse; onSaved: (
           <Choice label="Which check comes first" value={field.value} options={POLICIES} onChange={field.onChange} />
         )}
       />
+      <fieldset>
+        <legend className="tag">How often each trail lets an engine down here, against the others</legend>
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+          {TRAIL_NAMES.map((t) => (
+            <TextField
+              key={t}
+              label={TRAIL_LABELS[t]}
+              inputMode="decimal"
+              placeholder={String(USUAL_SHARES[t])}
+              error={errors.trails?.[t]?.message}
+              {...register(`trails.${t}`)}
+            />
+          ))}
+        </div>
+        <p className="mt-1 text-[13px] text-soft">
+          Empty: what is usual, as shown. Where belief begins before any reading; checks move it from there.
+        </p>
+      </fieldset>
       <fieldset>
         <legend className="tag">Instruments in the shop: only checks that these can do are proposed</legend>
         <Controller

@@ -31,6 +31,7 @@ export function dischargeCoils(fit: Fit): PartInstance[] {
     {
       id: `coil-wire-${i + 1}`,
       label: `Wire to coil ${i + 1}`,
+      together: 'Wires to the coils',
       station: 'coil-wires',
       kind: PARTS.wire,
       nodes: { a: `out-${i + 1}`, b: `coil-${i + 1}` },
@@ -41,6 +42,7 @@ export function dischargeCoils(fit: Fit): PartInstance[] {
     {
       id: `coil-${i + 1}`,
       label: `Coil ${i + 1}`,
+      together: 'Coils',
       station: 'coils',
       kind: PARTS.dischargeCoil,
       nodes: { a: `coil-${i + 1}`, b: '0', tower: `tower-${i + 1}` },

@@ -34,6 +34,7 @@ function parts(fit: Fit, site: Site): PartInstance[] {
     {
       id: `coil-${i + 1}`,
       label: `Plug coil ${i + 1}`,
+      together: 'Plug coils',
       station: 'coils',
       kind: PARTS.plugCoil,
       nodes: { a: 'coil+', b: 'block', command: `cmd-${i + 1}` },
@@ -43,6 +44,7 @@ function parts(fit: Fit, site: Site): PartInstance[] {
     {
       id: `command-${i + 1}`,
       label: `Command wire of coil ${i + 1}`,
+      together: 'Command wires',
       station: 'command',
       kind: PARTS.wire,
       nodes: { a: `ecu-${i + 1}`, b: `cmd-${i + 1}`, earth: 'block' },

@@ -18,11 +18,12 @@ const STATIONS: readonly Station[] = [
 
 function parts(fit: Fit): PartInstance[] {
   const numbers = Array.from({ length: fit.cylinders }, (_, i) => i + 1);
-  const named = (what: string, n: number) => (fit.cylinders === 1 ? what : `${what} ${n}`);
+  const named = (what: string, together: string, n: number) =>
+    fit.cylinders === 1 ? { label: what } : { label: `${what} ${n}`, together };
   const each = numbers.map((n): PartInstance[] => [
     {
       id: `coil-${n}`,
-      label: named('Magneto coil', n),
+      ...named('Magneto coil', 'Magneto coils', n),
       station: 'coils',
       kind: PARTS.magnetoCoil,
       nodes: { a: `coil-${n}`, b: '0', tower: `tower-${n}` },
@@ -31,7 +32,7 @@ function parts(fit: Fit): PartInstance[] {
     },
     {
       id: `points-${n}`,
-      label: named('Points', n),
+      ...named('Points', 'Points, all', n),
       station: 'points',
       kind: PARTS.flywheelPoints,
       nodes: { a: `coil-${n}`, b: '0' },
@@ -40,7 +41,7 @@ function parts(fit: Fit): PartInstance[] {
     },
     {
       id: `condenser-${n}`,
-      label: named('Condenser', n),
+      ...named('Condenser', 'Condensers', n),
       station: 'condenser',
       kind: PARTS.condenser,
       nodes: { a: `coil-${n}`, b: '0' },

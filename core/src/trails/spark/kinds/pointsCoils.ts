@@ -29,13 +29,14 @@ const stations = (fit: Fit): Station[] => [
 
 function parts(fit: Fit, site: Site): PartInstance[] {
   const own = units(fit);
-  const numbered = (what: string, n: number) => (own.length === 1 ? what : `${what} ${n}`);
+  const numbered = (what: string, together: string, n: number) =>
+    own.length === 1 ? { label: what } : { label: `${what} ${n}`, together };
   // What belongs to one cylinder only is told by the others.
   const cylinder = (n: number) => (own.length === 1 ? {} : { cylinder: n });
   const each = own.map((n): PartInstance[] => [
     {
       id: `coil-${n}`,
-      label: numbered('Coil', n),
+      ...numbered('Coil', 'Coils', n),
       station: 'coils',
       kind: PARTS.coil,
       nodes: { a: 'coil+', b: `coil-${n}-`, tower: `tower-${n}` },
@@ -48,7 +49,7 @@ function parts(fit: Fit, site: Site): PartInstance[] {
     },
     {
       id: `coil-minus-${n}`,
-      label: numbered('Wire from coil to points', n),
+      ...numbered('Wire from coil to points', 'Wires from coils to points', n),
       station: 'coil-minus',
       kind: PARTS.wire,
       nodes: { a: `coil-${n}-`, b: `points-${n}`, earth: 'block' },
@@ -57,7 +58,7 @@ function parts(fit: Fit, site: Site): PartInstance[] {
     },
     {
       id: `points-${n}`,
-      label: numbered('Points', n),
+      ...numbered('Points', 'Points, all', n),
       station: 'points',
       kind: PARTS.twinPoints,
       nodes: { a: `points-${n}`, b: 'block' },
@@ -66,7 +67,7 @@ function parts(fit: Fit, site: Site): PartInstance[] {
     },
     {
       id: `condenser-${n}`,
-      label: numbered('Condenser', n),
+      ...numbered('Condenser', 'Condensers', n),
       station: 'condenser',
       kind: PARTS.condenser,
       nodes: { a: `points-${n}`, b: 'block' },
