@@ -3,7 +3,12 @@ import type { FitOut, FitOutOne } from '@pondu/core/schema';
 const battery = { volts: 12, earth: 'negative', fused: true, marine: false, compressionRatio: 8 } as const;
 const magnets = { ...battery, fused: false, ballast: 'none', compressionRatio: 7 } as const;
 
-const whole = { volts: 12, earth: 'negative', marine: false, compressionRatio: 8 } as const;
+const whole: Omit<FitOut, 'trails' | 'cylinders'> = {
+  volts: 12,
+  earth: 'negative',
+  marine: false,
+  compressionRatio: 8,
+};
 
 /** One fit-out of each kind of trail, the largest of its sort where size matters. */
 export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
