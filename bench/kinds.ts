@@ -10,32 +10,7 @@ const whole: Omit<FitOut, 'trails' | 'cylinders'> = {
   compressionRatio: 8,
 };
 
-/** One fit-out of each kind of trail, the largest of its sort where size matters. */
-export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
-  'breaker points, six cylinders': { ...battery, layout: 'battery-points', cylinders: 6, ballast: 'external' },
-  'breaker points, eight cylinders': { ...battery, layout: 'battery-points', cylinders: 8, ballast: 'bypassed' },
-  'magnetic pick-up and module': {
-    ...battery,
-    layout: 'electronic',
-    cylinders: 4,
-    ballast: 'none',
-    trigger: 'magnetic',
-  },
-  'Hall sensor, commanded module': {
-    ...battery,
-    layout: 'electronic',
-    cylinders: 4,
-    ballast: 'none',
-    trigger: 'hall',
-    module: 'commanded',
-  },
-  'electronic conversion': { ...battery, layout: 'conversion', cylinders: 4, ballast: 'external', trigger: 'optical' },
-  'points, double-ended coil': { ...battery, layout: 'points-coils', cylinders: 2, ballast: 'none' },
-  'flywheel magneto': { ...magnets, layout: 'flywheel-magneto', cylinders: 2 },
-  'high-tension magneto': { ...magnets, layout: 'rotating-magneto', cylinders: 4, compressionRatio: 5 },
-  'capacitor discharge, charge coil': { ...magnets, layout: 'capacitor-discharge', cylinders: 3 },
-  'capacitor discharge, battery': { ...battery, layout: 'battery-discharge', cylinders: 2, ballast: 'none' },
-  'coil on each plug': { ...battery, layout: 'coil-on-plug', cylinders: 4, ballast: 'none', compressionRatio: 9 },
+const STARTED: Readonly<Record<string, FitOut>> = {
   'crank: relay and interlock': {
     ...whole,
     cylinders: 4,
@@ -83,6 +58,35 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'charge', kind: 'stator-single', options: { wave: 'full', control: 'series', loads: [] } },
     ],
   },
+};
+
+/** One fit-out of each kind of trail, the largest of its sort where size matters. */
+export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
+  'breaker points, six cylinders': { ...battery, layout: 'battery-points', cylinders: 6, ballast: 'external' },
+  'breaker points, eight cylinders': { ...battery, layout: 'battery-points', cylinders: 8, ballast: 'bypassed' },
+  'magnetic pick-up and module': {
+    ...battery,
+    layout: 'electronic',
+    cylinders: 4,
+    ballast: 'none',
+    trigger: 'magnetic',
+  },
+  'Hall sensor, commanded module': {
+    ...battery,
+    layout: 'electronic',
+    cylinders: 4,
+    ballast: 'none',
+    trigger: 'hall',
+    module: 'commanded',
+  },
+  'electronic conversion': { ...battery, layout: 'conversion', cylinders: 4, ballast: 'external', trigger: 'optical' },
+  'points, double-ended coil': { ...battery, layout: 'points-coils', cylinders: 2, ballast: 'none' },
+  'flywheel magneto': { ...magnets, layout: 'flywheel-magneto', cylinders: 2 },
+  'high-tension magneto': { ...magnets, layout: 'rotating-magneto', cylinders: 4, compressionRatio: 5 },
+  'capacitor discharge, charge coil': { ...magnets, layout: 'capacitor-discharge', cylinders: 3 },
+  'capacitor discharge, battery': { ...battery, layout: 'battery-discharge', cylinders: 2, ballast: 'none' },
+  'coil on each plug': { ...battery, layout: 'coil-on-plug', cylinders: 4, ballast: 'none', compressionRatio: 9 },
+  ...STARTED,
   'V8 launch, all its trails told': {
     volts: 12,
     earth: 'negative',
