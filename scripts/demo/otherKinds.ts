@@ -1,6 +1,7 @@
 /** One machine of each other kind of spark trail. */
 import { storedMachineSchema } from '@pondu/core/schema';
 import { complaint, job, Story, write } from './story.ts';
+import { charge, crank, told } from './told.ts';
 
 /** What kinds without a battery still carry in their fit-out, unsaid. */
 const NO_BATTERY = { volts: 12, earth: 'negative', ballast: 'none', fused: false } as const;
@@ -15,7 +16,7 @@ const dory = storedMachineSchema.parse({
   worth: 700,
   firingOrder: '1-2',
   notes: 'Hangs on the stand by the slip. Flywheel puller is on its own nail.',
-  fitOut: { layout: 'flywheel-magneto', ...NO_BATTERY, cylinders: 2, marine: true, compressionRatio: 6.5 },
+  fitOut: told({ layout: 'flywheel-magneto', ...NO_BATTERY, cylinders: 2, marine: true, compressionRatio: 6.5 }, crank('pull'), charge('lighting-coil')),
   plates: { 'points-1.gapMetres': { low: 0.48e-3, high: 0.53e-3, source: 'manual' } },
 });
 {
@@ -58,7 +59,7 @@ const pump = storedMachineSchema.parse({
   worth: 2500,
   firingOrder: '1-3-4-2',
   notes: 'Must start at the third pull: the station relies on it.',
-  fitOut: { layout: 'rotating-magneto', ...NO_BATTERY, cylinders: 4, compressionRatio: 5 },
+  fitOut: told({ layout: 'rotating-magneto', ...NO_BATTERY, cylinders: 4, compressionRatio: 5 }, crank('pull')),
 });
 write('pump', 'fire-pump', pump, []);
 
@@ -104,13 +105,13 @@ const twin = storedMachineSchema.parse({
   year: '1958',
   worth: 4100,
   notes: 'The post round’s spare.',
-  fitOut: {
+  fitOut: told({
     layout: 'points-coils',
     ...BATTERY,
     volts: 6,
     cylinders: 2,
     coils: 'double-ended',
     compressionRatio: 7,
-  },
+  }, crank('pull'), charge('generator', { field: 'A', tells: 'lamp', loads: [{ label: 'Headlamp', watts: 30 }] })),
 });
 write('twin', 'post-twin', twin, []);

@@ -1,6 +1,7 @@
 /** Machines with points and a distributor, and their jobs. */
 import { storedMachineSchema } from '@pondu/core/schema';
 import { complaint, job, snag, Story, write } from './story.ts';
+import { charge, crank, told } from './told.ts';
 
 // The orchard tractor: six volts, positive earth, four cylinders.
 const tractor = storedMachineSchema.parse({
@@ -11,7 +12,7 @@ const tractor = storedMachineSchema.parse({
   worth: 1800,
   firingOrder: '1-3-4-2',
   notes: 'Positive earth. Hood hinges on the left; battery under the seat.',
-  fitOut: {
+  fitOut: told({
     layout: 'battery-points',
     volts: 6,
     earth: 'positive',
@@ -19,7 +20,7 @@ const tractor = storedMachineSchema.parse({
     ballast: 'none',
     fused: false,
     compressionRatio: 6.2,
-  },
+  }, crank('direct', 'Clutch'), charge('generator', { field: 'A', tells: 'ammeter', loads: [{ label: 'Two work lamps', watts: 50 }] })),
   plates: {
     'points.gapMetres': {
       low: 0.36e-3,
@@ -55,7 +56,7 @@ const saloon = storedMachineSchema.parse({
   worth: 6500,
   firingOrder: '1-5-3-6-2-4',
   notes: 'Ballast is the white block on the bulkhead.',
-  fitOut: {
+  fitOut: told({
     layout: 'battery-points',
     volts: 12,
     earth: 'negative',
@@ -63,7 +64,7 @@ const saloon = storedMachineSchema.parse({
     ballast: 'bypassed',
     fused: true,
     compressionRatio: 8.5,
-  },
+  }, crank('direct'), charge('alternator-apart', { tells: 'lamp', loads: [{ label: 'Headlamps', watts: 110 }, { label: 'Heater fan', watts: 60 }] })),
   plates: {
     'coil.primaryOhms': { low: 1.4, high: 1.6, source: 'manual' },
     'ballast.ohms': { low: 1.4, high: 1.7, source: 'manual' },
@@ -121,7 +122,7 @@ const launch = storedMachineSchema.parse({
   worth: 14000,
   firingOrder: '1-8-4-3-6-5-7-2',
   notes: 'Petrol inboard under the engine box. Blower switch is left of the wheel: five minutes before anything.',
-  fitOut: {
+  fitOut: told({
     layout: 'battery-points',
     volts: 12,
     earth: 'negative',
@@ -130,7 +131,7 @@ const launch = storedMachineSchema.parse({
     fused: true,
     marine: true,
     compressionRatio: 8.6,
-  },
+  }, crank('relay', 'Neutral'), charge('alternator', { tells: 'lamp', loads: [{ label: 'Navigation lamps', watts: 40 }, { label: 'Bilge blower', watts: 60 }] })),
   plates: { 'points.dwellDegrees': { low: 28, high: 32, source: 'manual' } },
 });
 {
@@ -160,7 +161,7 @@ const van = storedMachineSchema.parse({
   year: '1961',
   worth: 3200,
   firingOrder: '1-3-4-2',
-  fitOut: {
+  fitOut: told({
     layout: 'battery-points',
     volts: 12,
     earth: 'negative',
@@ -168,7 +169,7 @@ const van = storedMachineSchema.parse({
     ballast: 'none',
     fused: true,
     compressionRatio: 7.5,
-  },
+  }, crank('direct'), charge('generator', { field: 'B', tells: 'lamp', loads: [{ label: 'Headlamps', watts: 90 }] })),
 });
 {
   const missC = complaint('misses', 'constant', 'Shakes at idle, no pull on the hill.', 'a week', 'plugs cleaned');

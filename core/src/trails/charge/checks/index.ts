@@ -1,4 +1,5 @@
 import type { CheckMaker } from '../../../machine/check.ts';
+import { dashAmmeter } from './ammeter.ts';
 import { chargeLampStates, chargeLampWire } from './lamp.ts';
 import { lookChargeWire, pressBelt } from './looked.ts';
 import { fullField, generatorChecks, insideMachine, ripple } from './machine.ts';
@@ -10,6 +11,7 @@ export const CHARGE_CHECKS: readonly CheckMaker[] = [
   pressBelt,
   lookChargeWire,
   chargeLampStates,
+  dashAmmeter,
   chargeVolts,
   drainAtRest,
   chargeLampWire,
