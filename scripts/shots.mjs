@@ -95,6 +95,8 @@ async function opened({ theme = 'light', size = WIDE } = {}) {
       'turning a locked engine',
       'full field',
       'charging battery',
+      'open fuel',
+      'starting fluid',
     ];
     localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
   }, theme);

@@ -10,6 +10,9 @@ export const saidOf = ({ symptom: one, also }: Complaint): readonly SymptomId[] 
 /** Names what is complained of; complaints with the same name are as likely as one another. */
 export const complaintKey = (complaint: Complaint): string => saidOf(complaint).join('+');
 
+/** Whether the engine stands, whatever is done: what is asked of it as it runs cannot be asked. */
+export const stands = (complaint: Complaint): boolean => saidOf(complaint).some((id) => symptom(id).stands);
+
 /** p(complaint | this machine): the complaint is the first reading, predicted by the same model as every other. */
 export const complaintLikelihood = (scene: Scene, complaint: Complaint): number =>
   saidOf(complaint).reduce((p, id) => p * symptom(id).likelihood(scene), 1);

@@ -1,6 +1,7 @@
 import type { Scene } from '../machine/scene.ts';
 import type { MachineState } from '../machine/part.ts';
 import { CRANKING } from '../machine/state.ts';
+import { burns } from './mixture.ts';
 import { logistic } from '../random/lcg.ts';
 import { sparkWords } from '../instruments/sparkTester.ts';
 
@@ -25,7 +26,7 @@ export interface Running {
 
 /** Fires or not on each cylinder, from the voltage that is there against the voltage that is asked. */
 export function howItRuns(scene: Scene, state: MachineState): Running {
-  const timed = firesInTime(scene);
+  const timed = firesInTime(scene) * burns(scene.see('richness', state), state);
   const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
     const spark = sparkWords(scene.spark('plug', state, i + 1));
     return { none: 1 - (1 - spark.none) * timed, weak: spark.weak };

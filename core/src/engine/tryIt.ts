@@ -1,4 +1,5 @@
 import { RUNNING } from '../machine/state.ts';
+import { pullsWell, stallsUnderway } from './mixture.ts';
 import { howItRuns } from './howItRuns.ts';
 import type { Scene } from '../machine/scene.ts';
 import { CRANKING, type CheckMaker } from '../machine/check.ts';
@@ -17,7 +18,10 @@ export function runsHow(scene: Scene): Readonly<Record<string, number>> {
     0.6 * (1 - c.turns) + c.turns * (0.97 * c.allDead + 0.1 * c.someDead + c.noneDead * (0.01 + 0.25 * c.weak));
   const hard = (1 - dead) * (0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead));
   const fires = Math.max(0, 1 - dead - hard);
-  const uneven = Math.min(0.97, 0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead + 0.01);
+  const sparks = 0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead;
+  // Opened up once, it shows whether it pulls; a stall after minutes is mostly missed.
+  const fuel = 0.9 * (1 - pullsWell(scene)) + 0.4 * stallsUnderway(scene);
+  const uneven = Math.min(0.97, sparks + (1 - Math.min(1, sparks)) * Math.min(0.95, fuel) + 0.01);
   return { [EVEN]: fires * (1 - uneven), [MISSES]: fires * uneven, [HARD]: hard, [DEAD]: dead };
 }
 

@@ -10,5 +10,7 @@ export type InstrumentId =
   | 'AC voltmeter'
   | 'clamp meter'
   | 'tachometer'
+  | 'pressure gauge'
+  | 'measuring can'
   | 'scan reader'
   | 'eyes';

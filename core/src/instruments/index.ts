@@ -2,7 +2,17 @@ import type { InstrumentId } from './ids.ts';
 import type { Instrument } from './instrument.ts';
 import { ledLamp, testLamp } from './lamps.ts';
 import { ohmmeter } from './ohmmeter.ts';
-import { acVoltmeter, capacitanceMeter, clampMeter, eyes, feelerGauge, peakAdapter, tachometer } from './plain.ts';
+import {
+  acVoltmeter,
+  capacitanceMeter,
+  clampMeter,
+  eyes,
+  feelerGauge,
+  measuringCan,
+  peakAdapter,
+  pressureGauge,
+  tachometer,
+} from './plain.ts';
 import { scanReader } from './scanReader.ts';
 import { sparkTester } from './sparkTester.ts';
 import { voltmeter } from './voltmeter.ts';
@@ -20,6 +30,8 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'AC voltmeter': acVoltmeter,
   'clamp meter': clampMeter,
   tachometer,
+  'pressure gauge': pressureGauge,
+  'measuring can': measuringCan,
   'scan reader': scanReader,
   eyes,
 };

@@ -36,6 +36,8 @@ const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
   angle: 1,
   current: 0.3,
   speed: 15,
+  pressure: 1500,
+  volume: 15e-6,
 };
 export const rulerScale = (dimension: Dimension): number => SCALE[dimension] ?? 1;
 export const toRuler = (value: number, dimension: Dimension): number => Math.asinh(value / rulerScale(dimension));

@@ -73,6 +73,31 @@ export const peakAdapter: Instrument = {
   error: (volts) => 0.045 * Math.abs(volts) + 0.05,
 };
 
+/** A dial on a tee, against the air outside: above nothing pressure, below it vacuum. */
+export const pressureGauge: Instrument = {
+  id: 'pressure gauge',
+  label: 'Pressure and vacuum gauge',
+  dimension: 'pressure',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('A gauge needs a pressure');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  // A fiftieth of what it shows, and a needle's width.
+  error: (pascals) => 0.02 * Math.abs(pascals) + 600,
+};
+
+/** A can with marks and a watch. */
+export const measuringCan: Instrument = {
+  id: 'measuring can',
+  label: 'Measuring can and a watch',
+  dimension: 'volume',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('A can needs something that flows');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  error: (cubicMetres) => 0.05 * cubicMetres + 8e-6,
+};
+
 export const eyes: Instrument = {
   id: 'eyes',
   label: 'Look',

@@ -28,7 +28,10 @@ export type Opening =
   | 'cowl off'
   | 'starter off'
   | 'belt cover off'
-  | 'unit opened';
+  | 'unit opened'
+  | 'fuel hose off'
+  | 'air filter off'
+  | 'bowl off';
 export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'cap off': 1.5,
   'coil leads off': 1,
@@ -41,6 +44,9 @@ export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'starter off': 35,
   'belt cover off': 2,
   'unit opened': 25,
+  'fuel hose off': 2,
+  'air filter off': 1.5,
+  'bowl off': 12,
 };
 
 export type CautionId =
@@ -56,7 +62,9 @@ export type CautionId =
   | 'jumping the starter'
   | 'turning a locked engine'
   | 'full field'
-  | 'charging battery';
+  | 'charging battery'
+  | 'open fuel'
+  | 'starting fluid';
 
 export interface Check {
   readonly id: string;

@@ -40,6 +40,14 @@ export interface Observables {
   lampGlow: { at: undefined; value: number };
   /** Amperes that leave the battery with everything off. */
   drainAmps: { at: undefined; value: number };
+  /** Fuel that burns over what the air asks for: 1 is right, less is weak, more is rich; nothing where none arrives. */
+  richness: { at: undefined; value: number };
+  /** Chance that it floods: fuel where air should be, plugs wet. */
+  floods: { at: undefined; value: number };
+  /** Share of what full load drinks that arrives; above 1 there is more than is asked. */
+  pulls: { at: undefined; value: number };
+  /** Minutes until it stalls for want of fuel, driven as usual, Infinity where it never does; chance that it goes again after a rest. */
+  stall: { at: undefined; value: { readonly minutes: number; readonly again: number } };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
   rpm: { at: undefined; value: number };
 }
@@ -71,6 +79,10 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   chargeAmps: (_scene, state) => (state.key === 'run' ? 5 : 0),
   lampGlow: (_scene, state) => (state.key === 'on' ? 1 : 0),
   drainAmps: () => 0.005,
+  richness: () => 1,
+  floods: () => 0,
+  pulls: () => 3,
+  stall: () => ({ minutes: Infinity, again: 1 }),
   positions: () => ({}),
   cranking: (scene, state) => wordShares(scene.see('turns', state)),
   rpm: (scene, state) => (state.key === 'run' ? 1500 : state.key === 'crank' ? scene.see('crankingRpm', state) : 0),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { INSTRUMENTS } from '../instruments/index.ts';
 import { seededRandom } from '../random/lcg.ts';
+import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { passes } from '../tracing/ruler.ts';
@@ -53,6 +54,13 @@ describe('a hidden machine', () => {
       const v = hidden.read(check('points-line-to-earth'));
       if (v.kind === 'number') expect(v.value).toBeGreaterThanOrEqual(0);
     }
+  });
+  it('lets a clamp show what flows the other way: a battery that is emptied as it runs', () => {
+    const charged = new Tracer(CHARGED['alternator with a lamp']!, house);
+    const dead = charged.model.faults.find((f) => f.id === 'charge-regulator.dead')!;
+    const hidden = new HiddenMachine(charged.model, [dead], seededRandom(3));
+    const v = hidden.read(charged.weigher.check('charge-takes')!);
+    expect(v.kind === 'number' && v.value).toBeLessThan(-0.05);
   });
 });
 

@@ -8,6 +8,9 @@ import { complaintLikelihood } from '../engine/complaint.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 
+/** What a meter shows below nothing as well. */
+const SIGNED = ['voltage', 'current', 'pressure'] as const;
+
 /** A machine with hidden faults, played by the same model: its figures are drawn, and nobody is told them. */
 export class HiddenMachine {
   private readonly scene: Scene;
@@ -53,6 +56,7 @@ export class HiddenMachine {
     if (stray) return untouched(instrument);
     const shown = outcome.value + instrument.error(outcome.value) * normal(this.random);
     if (shown > (instrument.limit ?? Infinity)) return { kind: 'open' };
-    return { kind: 'number', value: instrument.dimension === 'voltage' ? shown : Math.max(0, shown) };
+    const signed = SIGNED.some((d) => d === instrument.dimension);
+    return { kind: 'number', value: signed ? shown : Math.max(0, shown) };
   }
 }

@@ -9,6 +9,8 @@ export type Dimension =
   | 'angle' // degree
   | 'speed' // rev/min
   | 'time' // s
+  | 'pressure' // Pa, against the air outside
+  | 'volume' // m³
   | 'temperature' // degree Celsius
   | 'turns' // turn of a screw
   | 'ratio'; // plain number
@@ -57,6 +59,13 @@ export const UNITS: readonly UnitDef[] = [
   unit('ms', 'time', 1e-3, 'ms', 'millisecond', 'milliseconds'),
   unit('h', 'time', 3600, 'h', 'hr', 'hrs', 'hour', 'hours'),
   unit('°C', 'temperature', 1, '°C', 'C', 'c', 'celsius', 'degc'),
+  unit('kPa', 'pressure', 1e3, 'kPa', 'kpa', 'kilopascal', 'kilopascals'),
+  unit('bar', 'pressure', 1e5, 'bar'),
+  unit('psi', 'pressure', 6894.757, 'psi', 'lb/in²', 'lbs'),
+  unit('inHg', 'pressure', 3386.389, 'inHg', 'inhg', '"hg'),
+  unit('mmHg', 'pressure', 133.3224, 'mmHg', 'mmhg'),
+  unit('ml', 'volume', 1e-6, 'ml', 'cc', 'cm3', 'cm³', 'millilitre', 'millilitres'),
+  unit('l', 'volume', 1e-3, 'l', 'L', 'litre', 'litres', 'liter', 'liters'),
   unit('turns', 'turns', 1, 'turn', 'turns', 't'),
   unit('', 'ratio', 1),
 ];
@@ -71,6 +80,8 @@ const PREFERRED: Readonly<Record<Dimension, string>> = {
   angle: '°',
   speed: 'rpm',
   time: 's',
+  pressure: 'kPa',
+  volume: 'ml',
   temperature: '°C',
   turns: 'turns',
   ratio: '',

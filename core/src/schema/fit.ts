@@ -1,4 +1,4 @@
-import type { ChargeOptions, CrankOptions, FitOut, SparkOptions, TrailFit, TrailId } from './fitOut.ts';
+import type { ChargeOptions, CrankOptions, FitOut, FuelOptions, SparkOptions, TrailFit, TrailId } from './fitOut.ts';
 
 type KindOf<T extends TrailId> = (TrailFit & { trail: T })['kind'];
 
@@ -10,6 +10,7 @@ export interface Fit extends Omit<FitOut, 'trails'>, SparkOptions {
   readonly litres: number;
   readonly spark?: KindOf<'spark'>;
   readonly crank?: CrankOptions & { readonly kind: KindOf<'crank'> };
+  readonly fuel?: FuelOptions & { readonly kind: KindOf<'fuel'> };
   readonly charge?: ChargeOptions & { readonly kind: KindOf<'charge'> };
 }
 
@@ -18,7 +19,7 @@ const LITRES_EACH = 0.42;
 
 export function fitOf({ trails, ...whole }: FitOut): Fit {
   const found = <T extends TrailId>(trail: T) => trails.find((t): t is TrailFit & { trail: T } => t.trail === trail);
-  const [spark, crank, charge] = [found('spark'), found('crank'), found('charge')];
+  const [spark, crank, charge, fuel] = [found('spark'), found('crank'), found('charge'), found('fuel')];
   return {
     ballast: 'none',
     fused: false,
@@ -27,6 +28,7 @@ export function fitOf({ trails, ...whole }: FitOut): Fit {
     ...spark?.options,
     ...(spark ? { spark: spark.kind } : {}),
     ...(crank ? { crank: { ...crank.options, kind: crank.kind } } : {}),
+    ...(fuel ? { fuel: { ...fuel.options, kind: fuel.kind } } : {}),
     ...(charge ? { charge: { ...charge.options, kind: charge.kind } } : {}),
   };
 }

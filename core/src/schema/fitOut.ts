@@ -22,6 +22,9 @@ export const CHARGE_KINDS = [
   'lighting-coil',
 ] as const;
 
+/** What brings the fuel to the carburettor: its own weight, a pump of some sort, or a bulb on a tank that stands apart. */
+export const FUEL_KINDS = ['gravity', 'mechanical', 'electric', 'pulse', 'bulb'] as const;
+
 /** Where something may have been put in; after the switch unless said. Behind the coil: where one coil has one wire on. */
 export const ADDED_PLACES = ['before the switch', 'after the switch', 'after the coil'] as const;
 export const placesOn = (kind: string): readonly (typeof ADDED_PLACES)[number][] =>
@@ -79,10 +82,21 @@ export const chargeOptions = z.object({
 });
 export type ChargeOptions = z.infer<typeof chargeOptions>;
 
+export const fuelOptions = z.object({
+  /** Carburettors, alike. */
+  carburettors: z.number().int().min(1).max(4).default(1),
+  /** A tank that breathes through a valve or a canister, not through a hole in its cap. */
+  sealed: z.boolean().default(false),
+  /** What makes it rich for a cold start. */
+  enriching: z.enum(['choke', 'enricher']).default('choke'),
+});
+export type FuelOptions = z.infer<typeof fuelOptions>;
+
 export const trailFitSchema = z.discriminatedUnion('trail', [
   z.object({ trail: z.literal('spark'), kind: z.enum(SPARK_KINDS), options: sparkOptions }),
   z.object({ trail: z.literal('crank'), kind: z.enum(CRANK_KINDS), options: crankOptions }),
   z.object({ trail: z.literal('charge'), kind: z.enum(CHARGE_KINDS), options: chargeOptions }),
+  z.object({ trail: z.literal('fuel'), kind: z.enum(FUEL_KINDS), options: fuelOptions }),
 ]);
 export type TrailFit = z.infer<typeof trailFitSchema>;
 /** Trails that a machine can be told of. */

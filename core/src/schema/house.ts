@@ -13,6 +13,8 @@ export const INSTRUMENT_IDS = [
   'AC voltmeter',
   'clamp meter',
   'tachometer',
+  'pressure gauge',
+  'measuring can',
   'scan reader',
   'eyes',
 ] as const;
@@ -35,6 +37,8 @@ export const houseSchema = z
         'AC voltmeter',
         'clamp meter',
         'tachometer',
+        'pressure gauge',
+        'measuring can',
         'scan reader',
         'eyes',
       ]),

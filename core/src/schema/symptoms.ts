@@ -14,6 +14,10 @@ export const SYMPTOMS = [
   'overcharge',
   'lamp-wrong',
   'flat-overnight',
+  'floods',
+  'stalls',
+  'no-pull',
+  'no-idle',
 ] as const;
 export type SymptomId = (typeof SYMPTOMS)[number];
 

@@ -3,6 +3,7 @@ import type { JobEvent } from '../schema/job.ts';
 import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { CHARGED } from '../__tests__/chargeMachines.ts';
+import { FUELLED } from '../__tests__/fuelMachines.ts';
 import { CRANKED } from '../__tests__/crankMachines.ts';
 import { names, type FailsSo } from '../machine/cause.ts';
 import { CAUSES } from '../trails/causes.ts';
@@ -52,6 +53,7 @@ it('the causes name only ways of failing that exist', () => {
       .map((fit) => machine(fit)),
     ...Object.values(CRANKED),
     ...Object.values(CHARGED),
+    ...Object.values(FUELLED),
   ].flatMap((m) => buildModel(m, house).faults);
   const exists = ({ kind, modes, part }: FailsSo) =>
     modes.every((m) =>
@@ -64,7 +66,7 @@ it('the causes name only ways of failing that exist', () => {
 });
 
 it('every way in which starting and charging fail has a cause that can be looked at', () => {
-  for (const m of [...Object.values(CRANKED), ...Object.values(CHARGED)]) {
+  for (const m of [...Object.values(CRANKED), ...Object.values(CHARGED), ...Object.values(FUELLED)]) {
     const { faults } = buildModel(m, house);
     for (const f of faults.filter((x) => x.trail !== 'spark'))
       if (!['wire', 'start wire', 'start interlock', 'cut-out', 'exciting resistor'].includes(f.part.kind.kind))

@@ -1,6 +1,7 @@
 import type { House } from '../schema/house.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { MachineBody } from '../schema/machine.ts';
+import { stands } from '../engine/complaint.ts';
 import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
@@ -91,16 +92,18 @@ export class Tracer {
   /** Checks in the order of what they tell per minute. */
   rank(belief: Belief, complaint: Complaint, now: Conditions): readonly RankedCheck[] {
     const counted = count(this.weigher, belief, now, complaint);
-    const ranked = rankChecks(
-      this.weigher,
-      this.cells,
-      belief,
-      counted,
-      settled(belief, this.strays(belief, complaint)),
-    );
+    const ranked = rankChecks(this.weigher, this.cells, belief, counted, this.notOffered(belief, complaint));
     const inOrder = inOrderOf(this.house.policy, this.model, belief, ranked);
     // Put right, then tried: before anything is measured again the engine itself is asked.
     return [...inOrder].sort((a, b) => tries(b) - tries(a));
+  }
+
+  /** Done, and what an engine that stands cannot be asked before something has been put right. */
+  private notOffered(belief: Belief, complaint: Complaint): ReadonlySet<string> {
+    const done = settled(belief, this.strays(belief, complaint));
+    if (belief.story.repaired.size === 0 && stands(complaint))
+      for (const { id, state } of this.model.checks) if (state.key === 'run') done.add(id);
+    return done;
   }
 
   /** Looked for once a belief: ranking, a soak's ranking and the trace itself all ask. */

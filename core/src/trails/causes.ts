@@ -1,8 +1,15 @@
 import type { Failing } from '../machine/cause.ts';
 import { CHARGE_CAUSES } from './charge/causes.ts';
 import { CRANK_CAUSES } from './crank/causes.ts';
+import { FUEL_CAUSES } from './fuel/causes.ts';
 import { SHARED_CAUSES } from './shared/causes.ts';
 import { SPARK_CAUSES } from './spark/causes/index.ts';
 
 /** What may lie behind a fault, of every trail: a part of one may have been hurt by another. */
-export const CAUSES: readonly Failing[] = [...SHARED_CAUSES, ...SPARK_CAUSES, ...CRANK_CAUSES, ...CHARGE_CAUSES];
+export const CAUSES: readonly Failing[] = [
+  ...SHARED_CAUSES,
+  ...SPARK_CAUSES,
+  ...CRANK_CAUSES,
+  ...CHARGE_CAUSES,
+  ...FUEL_CAUSES,
+];

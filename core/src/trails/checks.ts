@@ -3,10 +3,11 @@ import { hasHeldPoints, type Check, type CheckMaker } from '../machine/check.ts'
 import type { Machine } from '../machine/machine.ts';
 import { CHARGE_CHECKS } from './charge/checks/index.ts';
 import { CRANK_CHECKS } from './crank/checks/index.ts';
+import { FUEL_CHECKS } from './fuel/checks/index.ts';
 import { SPARK_CHECKS } from './spark/checks/index.ts';
 
 /** The one place that lists the rooms that checks come from. */
-const MAKERS: readonly CheckMaker[] = [...SPARK_CHECKS, tryIt, ...CRANK_CHECKS, ...CHARGE_CHECKS];
+const MAKERS: readonly CheckMaker[] = [...SPARK_CHECKS, tryIt, ...CRANK_CHECKS, ...CHARGE_CHECKS, ...FUEL_CHECKS];
 
 /** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */
 function belongs(check: Check, machine: Machine): boolean {

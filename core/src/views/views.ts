@@ -36,6 +36,8 @@ export interface CheckView {
   look: boolean;
   /** Asks the whole engine, not one station. */
   whole: boolean;
+  /** Taken as the engine runs. */
+  running: boolean;
 }
 export interface RankedView extends CheckView {
   /** With what must still be opened. */
@@ -105,6 +107,7 @@ export const checkView = (check: Check): CheckView => ({
   cautions: check.cautions,
   look: check.look ?? false,
   whole: check.whole ?? false,
+  running: check.state.key === 'run',
 });
 
 export const repairView = (r: ModelRepair): RepairView => ({

@@ -25,5 +25,9 @@ export const CAUTIONS: Readonly<Record<CautionId, string>> = {
     'Full field drives the volts up at once: lamps and radio off, a few seconds only, low revs, never with the battery off.',
   'charging battery':
     'A battery that is charged gives off explosive gas and acid mist: no spark, open air, goggles. One that boils is disconnected, not topped up running.',
+  'open fuel':
+    'Open petrol: engine and coil cold, nothing that sparks or glows near, a metal can set down and not held, an extinguisher in reach, doors open. Wipe up before the key is turned.',
+  'starting fluid':
+    'Starting fluid burns at once: one short whiff, nobody’s face over the intake, never with glow plugs or an intake heater, never on a diesel that might run away, never to drive on.',
   'hot coil': 'Coil, ballast and plugs may be hot enough to burn.',
 };

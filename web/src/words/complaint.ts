@@ -14,6 +14,10 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'no-charge', label: 'Does not charge', help: 'The battery is not filled as it runs.' },
   { value: 'overcharge', label: 'Charges too much', help: 'The battery boils, lamps blow.' },
   { value: 'lamp-wrong', label: 'Its lamp says wrong', help: 'On when it should be out, or the other way.' },
+  { value: 'floods', label: 'Floods', help: 'Smells of fuel, drips, smokes black.' },
+  { value: 'stalls', label: 'Stalls after minutes', help: 'Goes again when it has stood.' },
+  { value: 'no-pull', label: 'No pull', help: 'Idles, and has no strength on the hill.' },
+  { value: 'no-idle', label: 'Will not idle', help: 'Runs with the throttle open, stops when it is shut.' },
   { value: 'flat-overnight', label: 'Flat overnight', help: 'Left well, found flat.' },
 ];
 export const PATTERNS: readonly { value: Complaint['pattern']; label: string; help: string }[] = [

@@ -12,6 +12,8 @@ const NAMES: Readonly<Record<Dimension, string>> = {
   angle: 'degrees',
   speed: 'rpm',
   time: 'a time',
+  pressure: 'a pressure',
+  volume: 'a volume',
   temperature: 'degrees Celsius',
   turns: 'turns',
   ratio: 'a plain number',
@@ -22,6 +24,8 @@ const EXAMPLES: Readonly<Partial<Record<Dimension, string>>> = {
   length: '0.4, 15 thou or 0.4 mm',
   capacitance: '0.22 or 220 nF',
   angle: '36',
+  pressure: '22, 3 psi or 6 inHg',
+  volume: '350 or 0.4 l',
 };
 export const dimensionName = (dimension: Dimension): string => NAMES[dimension];
 export const example = (dimension: Dimension): string =>

@@ -6,6 +6,8 @@ import type { Symptom } from './symptom.ts';
 /** With the key at start it does one of these instead of turning well. */
 const instead = (id: SymptomId, word: CrankWord, elsewhere: Symptom['elsewhere']): Symptom => ({
   id,
+  // One that turns slowly is started all the same, from another battery.
+  ...(word === 'turns slowly' ? {} : { stands: true }),
   likelihood: (scene) => 0.002 + 0.9 * scene.see('cranking', CRANKING)[word],
   elsewhere,
 });

@@ -2,6 +2,7 @@ import type { SymptomId } from '../../schema/symptoms.ts';
 import { flatOvernight, lampWrong, noCharge, overcharge } from './charges.ts';
 import { CRANKS } from './cranks.ts';
 import { dies } from './dies.ts';
+import { floods, noIdle, noPull, stalls } from './fuelled.ts';
 import { hardStart } from './hardStart.ts';
 import { misses } from './misses.ts';
 import { noFire } from './noFire.ts';
@@ -18,6 +19,10 @@ const ALL: readonly Symptom[] = [
   overcharge,
   lampWrong,
   flatOvernight,
+  floods,
+  stalls,
+  noPull,
+  noIdle,
 ];
 const BY_ID = new Map(ALL.map((s) => [s.id, s]));
 

@@ -5,6 +5,7 @@ import type { Symptom } from './symptom.ts';
 /** Turns over, and nothing more. */
 export const noFire: Symptom = {
   id: 'no-fire',
+  stands: true,
   likelihood: (scene) => {
     const { allDead, someDead, noneDead, weak, turns } = howItRuns(scene, CRANKING);
     return 0.003 + turns * (0.9 * allDead + 0.08 * someDead + noneDead * (0.02 + 0.25 * weak));

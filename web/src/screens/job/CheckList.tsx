@@ -42,7 +42,7 @@ export function CheckList({
                   <Button className="w-full !justify-start text-left" onClick={() => onChoose(c.id)}>
                     <span className="grow">{c.label}</span>
                     <span className="condensed shrink-0 text-[13px] text-soft">
-                      {rank ? minutesWords(rank.minutesNow) : 'done'}
+                      {rank ? minutesWords(rank.minutesNow) : c.running ? 'when it runs' : 'done'}
                     </span>
                   </Button>
                 </li>

@@ -74,6 +74,18 @@ export const CHARGE: readonly Option<'' | KindOf<'charge'>>[] = [
   { value: 'stator-three', label: 'Coils under the flywheel, three wires', help: 'all alike, to the regulator' },
   { value: 'lighting-coil', label: 'A lighting coil only', help: 'no battery is charged' },
 ];
+export const FUEL: readonly Option<'' | KindOf<'fuel'>>[] = [
+  { value: '', label: 'Not told', help: 'nothing is traced there' },
+  { value: 'gravity', label: 'The tank stands above', help: 'no pump, a tap' },
+  { value: 'mechanical', label: 'A pump on the engine', help: 'a lever on its cam' },
+  { value: 'electric', label: 'An electric pump', help: 'it ticks or hums' },
+  { value: 'pulse', label: 'A pulse pump', help: 'a thin hose from the crankcase' },
+  { value: 'bulb', label: 'A tank apart, with a bulb', help: 'squeezed before a start' },
+];
+export const ENRICHING: readonly Option<'choke' | 'enricher'>[] = [
+  { value: 'choke', label: 'A choke plate', help: 'shuts the throat' },
+  { value: 'enricher', label: 'An enricher', help: 'a plunger lets more fuel in' },
+];
 export const FIELD: readonly Option<'A' | 'B'>[] = [
   { value: 'A', label: 'To the regulator, which earths it' },
   { value: 'B', label: 'To earth in the generator', help: 'the regulator feeds it' },
@@ -106,6 +118,14 @@ export const CHARGE_WORDS: Readonly<Record<KindOf<'charge'>, string>> = {
   'lighting-coil': 'lighting coil',
 };
 
+export const FUEL_WORDS: Readonly<Record<KindOf<'fuel'>, string>> = {
+  gravity: 'tank above the carburettor',
+  mechanical: 'mechanical fuel pump',
+  electric: 'electric fuel pump',
+  pulse: 'pulse fuel pump',
+  bulb: 'tank apart, primer bulb',
+};
+
 /** What a kind of ignition has no use for is not said of it. */
 function sparkWords(f: Fit, layout: FitOutOne['layout']): string[] {
   const { supply, ballast } = asks(layout);
@@ -136,6 +156,7 @@ export function fitOutWords(fitOut: FitOut): string {
     ...(f.spark ? sparkWords(f, f.spark) : []),
     ...(f.crank ? [CRANK_WORDS[f.crank.kind]] : []),
     ...(f.charge ? [CHARGE_WORDS[f.charge.kind]] : []),
+    ...(f.fuel ? [FUEL_WORDS[f.fuel.kind]] : []),
     ...(f.marine ? ['marine'] : []),
   ].join(', ');
 }

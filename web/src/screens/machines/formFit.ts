@@ -2,6 +2,7 @@ import {
   CHARGE_KINDS,
   chargeOptions,
   CRANK_KINDS,
+  FUEL_KINDS,
   fitOf,
   fitOutShape,
   SPARK_KINDS,
@@ -43,6 +44,14 @@ const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
   wave: z.enum(['half', 'full']),
   control: z.enum(['shunt', 'series']),
   tells: z.enum(['lamp', 'ammeter', 'nothing']),
+  // A draft from before these were asked has none of them.
+  fuel: maybe(FUEL_KINDS).default(''),
+  carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
+  sealed: z
+    .enum(['true', 'false'])
+    .default('false')
+    .transform((v) => v === 'true'),
+  enriching: z.enum(['choke', 'enricher']).default('choke'),
   loads: z
     .array(
       z.object({
@@ -58,7 +67,7 @@ export const formFit = fields.transform((f): FitOut => {
   return {
     ...{ volts, earth, cylinders, marine, compressionRatio },
     ...(litres === undefined ? {} : { litres }),
-    trails: [...sparkTrail(f), ...crankTrail(f), ...chargeTrail(f)],
+    trails: [...sparkTrail(f), ...crankTrail(f), ...chargeTrail(f), ...fuelTrail(f)],
   };
 });
 export type TypedFit = z.input<typeof formFit>;
@@ -96,6 +105,10 @@ function chargeTrail({ charge, field, wave, control, tells, loads }: Flat): Trai
   ];
 }
 
+function fuelTrail({ fuel, carburettors, sealed, enriching }: Flat): TrailFit[] {
+  return fuel === '' ? [] : [{ trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching } }];
+}
+
 /** What the form asks of a kind of charging. */
 export const chargeAsks = (kind: TypedFit['charge']) => ({
   field: kind === 'generator',
@@ -106,7 +119,7 @@ export const chargeAsks = (kind: TypedFit['charge']) => ({
 
 /** A fit-out laid out for the form. */
 export function typedFit(fitOut: FitOut): TypedFit {
-  const { crank, charge, spark, ...f } = fitOf(fitOut);
+  const { crank, charge, spark, fuel, ...f } = fitOf(fitOut);
   return {
     volts: `${f.volts}`,
     earth: f.earth,
@@ -131,6 +144,10 @@ export function typedFit(fitOut: FitOut): TypedFit {
     wave: charge?.wave ?? 'full',
     control: charge?.control ?? 'shunt',
     tells: charge?.tells ?? 'lamp',
+    fuel: fuel?.kind ?? '',
+    carburettors: `${fuel?.carburettors ?? 1}` as TypedFit['carburettors'],
+    sealed: fuel?.sealed ? 'true' : 'false',
+    enriching: fuel?.enriching ?? 'choke',
     loads: (charge?.loads ?? []).map((l) => ({ label: l.label, watts: String(l.watts) })),
   };
 }

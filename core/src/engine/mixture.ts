@@ -1,0 +1,30 @@
+import type { Scene } from '../machine/scene.ts';
+import type { MachineState } from '../machine/part.ts';
+import { FAST } from '../machine/state.ts';
+import { logistic } from '../random/lcg.ts';
+
+/** Richness under and over which a charge no longer burns: wider while a starter turns it through [1]. */
+const BURNS = { crank: { weak: 0.5, rich: 2.1 }, run: { weak: 0.66, rich: 1.62 } } as const;
+
+/** Chance that a cylinder with a sound spark burns a mixture of this richness; 1 is right. */
+export function burns(richness: number, state: Pick<MachineState, 'key'>): number {
+  const { weak, rich } = BURNS[state.key === 'run' ? 'run' : 'crank'];
+  const within = (r: number) => logistic((r - weak) / 0.045) * logistic((rich - r) / 0.09);
+  return Math.min(1, within(richness) / within(1));
+}
+
+/** Under this share of what full load drinks, it is felt on a hill. */
+const FELT_UNDER = 0.9;
+/** Chance that it pulls as it should, as far as its mixture goes. */
+export function pullsWell(scene: Scene): number {
+  const arrives = logistic((scene.see('pulls', FAST) - FELT_UNDER) / 0.05);
+  return arrives * burns(scene.see('richness', FAST), FAST);
+}
+
+/** Whoever drives it comes back on foot when it stalls within so many minutes. */
+const DRIVE_MINUTES = 25;
+/** Chance that it stalls on an ordinary drive for want of fuel. */
+export const stallsUnderway = (scene: Scene): number =>
+  logistic((DRIVE_MINUTES - scene.see('stall', FAST).minutes) / 4);
+/** Chance that it does, and goes again when it has stood. */
+export const stallsAndGoes = (scene: Scene): number => stallsUnderway(scene) * scene.see('stall', FAST).again;

@@ -1,0 +1,41 @@
+import { logistic } from '../../random/lcg.ts';
+import { FAST, IDLE } from '../../machine/state.ts';
+import { burns, pullsWell, stallsAndGoes } from '../mixture.ts';
+import type { Symptom } from './symptom.ts';
+
+/** Smells of fuel, drips from the carburettor, black smoke; wet plugs. */
+export const floods: Symptom = {
+  id: 'floods',
+  likelihood: (scene) => {
+    const rich = logistic((scene.see('richness', IDLE) - 1.45) / 0.08);
+    return 0.002 + 0.9 * scene.see('floods', IDLE) + 0.35 * rich;
+  },
+  elsewhere: { fuel: 0.35, spark: 0.04, air: 0.03, compression: 0.01 },
+};
+
+/** Runs for some minutes, stalls, and goes again when it has stood. */
+export const stalls: Symptom = {
+  id: 'stalls',
+  likelihood: (scene) => 0.003 + 0.9 * stallsAndGoes(scene),
+  elsewhere: { fuel: 0.4, spark: 0.08, air: 0.02, stop: 0.02 },
+};
+
+/** Idles, and has no strength: flat on the pedal, starves on the hill. */
+export const noPull: Symptom = {
+  id: 'no-pull',
+  likelihood: (scene) => {
+    const idles = burns(scene.see('richness', IDLE), IDLE);
+    return 0.004 + 0.85 * idles * (1 - pullsWell(scene));
+  },
+  elsewhere: { fuel: 0.3, air: 0.25, timing: 0.3, compression: 0.25, spark: 0.08 },
+};
+
+/** Runs with the throttle open, stops as soon as it is shut. */
+export const noIdle: Symptom = {
+  id: 'no-idle',
+  likelihood: (scene) => {
+    const fast = burns(scene.see('richness', FAST), FAST);
+    return 0.004 + 0.85 * fast * (1 - burns(scene.see('richness', IDLE), IDLE));
+  },
+  elsewhere: { fuel: 0.35, air: 0.4, timing: 0.08, compression: 0.08, spark: 0.04 },
+};

@@ -1,0 +1,365 @@
+import type { CautionId, Check, CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
+import type { Scene } from '../../../machine/scene.ts';
+import type { MachineState } from '../../../machine/part.ts';
+import { seen } from '../../../machine/seen.ts';
+import { CRANKING, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
+import { logistic } from '../../../random/lcg.ts';
+import { drinks, feedOf, flowOf, pressureAt, suctionAt } from '../feeding.ts';
+import { BULB, LINE, PUMP, TANK, VENT } from '../ids.ts';
+
+export const kindOf = (machine: Machine) => machine.fit.fuel?.kind;
+export const wet = (machine: Machine): CautionId[] => [
+  'open fuel',
+  'fuel vapour',
+  ...(machine.fit.marine ? (['marine'] as const) : []),
+];
+/** What makes the fuel move: nothing but a tap, the key, or the engine turning. */
+export function moving(machine: Machine): { set: string; state: MachineState; cautions: CautionId[] } {
+  const kind = kindOf(machine);
+  if (kind === 'gravity') return { set: 'Tap on.', state: KEY_OFF, cautions: wet(machine) };
+  if (kind === 'electric') return { set: 'Key on, engine still.', state: KEY_ON_OPEN, cautions: wet(machine) };
+  return {
+    set: 'Crank for fifteen seconds, coil earthed or unplugged so that nothing sparks.',
+    state: CRANKING,
+    cautions: [...wet(machine), 'rotating parts'],
+  };
+}
+
+const look = (
+  machine: Machine,
+  check: Omit<Check, 'instrument' | 'probe' | 'state' | 'opens' | 'cautions'> &
+    Partial<Pick<Check, 'state' | 'opens' | 'cautions'>>,
+  sees: (scene: Scene) => Readonly<Record<string, number>>,
+): Check => ({
+  state: KEY_OFF,
+  opens: [],
+  cautions: wet(machine),
+  ...check,
+  instrument: 'eyes',
+  probe: { kind: 'look', sees },
+});
+
+export const fuelInTank: CheckMaker = (machine) =>
+  kindOf(machine)
+    ? [
+        look(
+          machine,
+          {
+            id: 'fuel-level',
+            station: TANK,
+            label: 'Fuel in the tank',
+            set: 'Cap off, a lamp without a flame, or a dip stick.',
+            touch: 'Nothing: look. The gauge does not count.',
+            watch: 'Over the pick-up, and a hand’s breadth more.',
+            words: ['enough', 'empty'],
+            needs: [TANK],
+            minutes: 0.7,
+            look: true,
+          },
+          ({ params }) => {
+            const empty = seen(params[TANK]!['level']! < 0.05, 0.97);
+            return { enough: 1 - empty, empty };
+          },
+        ),
+        look(
+          machine,
+          {
+            id: 'fuel-sample',
+            station: TANK,
+            label: 'A sample of the fuel, in glass',
+            set: 'From the lowest place it can be drawn at, into a clear jar; let it stand a minute.',
+            touch: 'Nothing: look through it, smell it.',
+            watch: 'Clear, and a sharp smell. Beads at the bottom are water; stale fuel smells of varnish.',
+            words: ['fresh', 'smells of varnish', 'water under it', 'nothing comes'],
+            needs: [TANK],
+            minutes: 3,
+          },
+          ({ params }) => {
+            const tank = params[TANK]!;
+            const none = seen(tank['level']! < 0.05, 0.97);
+            const water = (1 - none) * seen(tank['water']! > 0.2, 0.96);
+            const stale = (1 - none - water) * seen(tank['light']! < 0.72, 0.9);
+            return {
+              fresh: 1 - none - water - stale,
+              'smells of varnish': stale,
+              'water under it': water,
+              'nothing comes': none,
+            };
+          },
+        ),
+        look(
+          machine,
+          {
+            id: 'fuel-cap',
+            station: VENT,
+            label: 'Cap opened when it has stalled: does it breathe in?',
+            set: 'Drive or run it until it stalls, then at once.',
+            touch: 'Open the fuel cap slowly, an ear to it.',
+            watch: 'A hiss, and it starts again at once: the tank could not breathe.',
+            words: ['hisses', 'no hiss'],
+            needs: [VENT],
+            minutes: 6,
+          },
+          ({ params }) => {
+            const hisses = seen(params[VENT]!['squareMetres']! < 1e-8, 0.95);
+            return { hisses, 'no hiss': 1 - hisses };
+          },
+        ),
+      ]
+    : [];
+
+/** Half a minute of flow into a can, its hose off the carburettor. */
+export const flowIntoCan: CheckMaker = (machine) =>
+  kindOf(machine)
+    ? [
+        {
+          ...moving(machine),
+          id: 'fuel-can',
+          station: kindOf(machine) === 'gravity' ? LINE : PUMP,
+          label: 'Flow into a can, half a minute',
+          touch: 'Hose off the carburettor, its end low in a metal can well away from the engine.',
+          watch: 'A full, even stream: some hundred millilitres. Spurts with froth: it sucks air.',
+          instrument: 'measuring can',
+          probe: {
+            kind: 'figure',
+            value: ({ params }) => {
+              const feed = feedOf(params);
+              return 30 * flowOf({ ...feed, after: feed.after.slice(0, -1) });
+            },
+          },
+          needs: [TANK],
+          minutes: 3,
+          opens: ['fuel hose off'],
+        },
+      ]
+    : [];
+
+/** Gauges before the carburettor and before the pump. */
+export const pumpPressures: CheckMaker = (machine) => {
+  if (!kindOf(machine) || kindOf(machine) === 'gravity') return [];
+  const running = (
+    id: string,
+    station: string,
+    label: string,
+    touch: string,
+    watch: string,
+    value: (scene: Scene) => number,
+  ): Check => ({
+    ...moving(machine),
+    id,
+    station,
+    label,
+    touch,
+    watch,
+    instrument: 'pressure gauge',
+    probe: { kind: 'figure', value },
+    needs: [PUMP],
+    minutes: 3,
+    opens: ['fuel hose off'],
+  });
+  return [
+    running(
+      'fuel-pressure',
+      PUMP,
+      'Fuel pressure at the carburettor',
+      'Gauge on a tee in the hose at the carburettor.',
+      'Steady, as the plate says. None with a good suction side: the pump.',
+      ({ params, machine: { fit } }) => pressureAt(feedOf(params), drinks(fit, 'crank')),
+    ),
+    running(
+      'fuel-suction',
+      LINE,
+      'Vacuum before the pump, hose to the can',
+      'Gauge on a tee before the pump, the carburettor’s hose into a can.',
+      'Hardly any. Much of it: something is blocked between here and the tank. None and no flow: pump, or air.',
+      ({ params }) => {
+        const feed = feedOf(params);
+        return suctionAt(feed, flowOf({ ...feed, after: feed.after.slice(0, -1) }));
+      },
+    ),
+    look(
+      machine,
+      {
+        ...moving(machine),
+        id: 'fuel-bubbles',
+        station: LINE,
+        label: 'Clear hose before the pump',
+        touch: 'A length of clear hose put in before the pump.',
+        watch: 'Solid fuel. A string of bubbles: air gets in nearer the tank.',
+        words: ['solid fuel', 'bubbles', 'stays empty'],
+        needs: [LINE, PUMP],
+        minutes: 4,
+        opens: ['fuel hose off'],
+      },
+      ({ params }) => {
+        const air = params[LINE]!['airShare'] ?? 0;
+        const feed = feedOf(params);
+        const flows = logistic((flowOf(feed) / 2e-7 - 1) / 0.3);
+        const bubbles = seen(air > 0.3 && air < 0.97, 0.9);
+        const empty = (1 - bubbles) * (1 - flows);
+        return { 'solid fuel': Math.max(0, 1 - bubbles - empty), bubbles, 'stays empty': empty };
+      },
+    ),
+  ];
+};
+
+/** What the bulb and the pump say by themselves. */
+export const bulbAndPump: CheckMaker = (machine) => {
+  const kind = kindOf(machine);
+  if (kind === 'bulb')
+    return [
+      look(
+        machine,
+        {
+          id: 'fuel-bulb-firm',
+          station: BULB,
+          label: 'Primer bulb, squeezed',
+          set: 'Outlet end of the bulb up, engine still.',
+          touch: 'Squeeze it ten times, let go, wait half a minute.',
+          watch: 'Firm, and stays so. Never firm: air, an empty tank or a needle that floods. Goes soft: its valves.',
+          words: ['firm and stays', 'firm, then soft', 'never firm', 'stays flat'],
+          needs: [BULB],
+          minutes: 1,
+          look: true,
+        },
+        (scene) => {
+          const { params } = scene;
+          const flat = seen(params[BULB]!['squareMetres']! < 3e-7 && params[BULB]!['holds']! > 0.5, 0.85);
+          const soft = (1 - flat) * seen(params[BULB]!['holds']! < 0.5, 0.85);
+          const fills = (params[LINE]!['airShare'] ?? 0) < 0.3 && params[TANK]!['level']! > 0.02;
+          const never = (1 - flat - soft) * Math.max(seen(!fills, 0.9), 0.5 * scene.see('floods', KEY_OFF));
+          return {
+            'firm and stays': 1 - flat - soft - never,
+            'firm, then soft': soft,
+            'never firm': never,
+            'stays flat': flat,
+          };
+        },
+      ),
+      pulseHose(machine),
+    ];
+  if (kind === 'pulse') return [pulseHose(machine)];
+  if (kind === 'electric')
+    return [
+      look(
+        machine,
+        {
+          id: 'fuel-pump-heard',
+          station: PUMP,
+          label: 'Does the pump tick?',
+          set: 'Key on, engine still, all quiet.',
+          touch: 'A hand or a screwdriver’s handle on the pump.',
+          watch: 'It ticks or hums, and slows as the bowl fills.',
+          words: ['ticks', 'silent'],
+          needs: [PUMP],
+          minutes: 0.7,
+          look: true,
+          state: KEY_ON_OPEN,
+          cautions: ['fuel vapour'],
+        },
+        ({ params }) => {
+          const silent = seen(params[PUMP]!['runs']! < 0.5, 0.96);
+          return { ticks: 1 - silent, silent };
+        },
+      ),
+      look(
+        machine,
+        {
+          id: 'fuel-pump-feed',
+          station: PUMP,
+          label: 'A lamp at the pump’s terminal',
+          set: 'Key on, the pump’s own wire on it.',
+          touch: 'Test lamp from its terminal to its body, and to a clean earth.',
+          watch: 'Bright at both: the pump is fed. Dark or dim at one: its feed, or its earth.',
+          words: ['bright', 'dark or dim'],
+          needs: [PUMP],
+          minutes: 2,
+          state: KEY_ON_OPEN,
+          cautions: ['fuel vapour', 'battery'],
+        },
+        ({ params }) => {
+          const dark = seen((params[PUMP]!['noFeed'] ?? 0) > 0.5, 0.96);
+          return { bright: 1 - dark, 'dark or dim': dark };
+        },
+      ),
+    ];
+  if (kind === 'mechanical')
+    return [
+      look(
+        machine,
+        {
+          id: 'fuel-in-oil',
+          station: PUMP,
+          label: 'Oil on the dip stick, smelt',
+          set: 'Engine still.',
+          touch: 'Wipe, dip, smell; look at its level.',
+          watch: 'Oil. Thin, over the mark and smelling of petrol: do not start it, change the oil first.',
+          words: ['only oil', 'smells of petrol'],
+          needs: [PUMP],
+          minutes: 1,
+          look: true,
+          cautions: ['fuel vapour'],
+        },
+        ({ params }) => {
+          const petrol = seen(params[PUMP]!['inOil']! > 0.5, 0.9);
+          return { 'only oil': 1 - petrol, 'smells of petrol': petrol };
+        },
+      ),
+    ];
+  return [];
+};
+
+const pulseHose = (machine: Machine): Check =>
+  look(
+    machine,
+    {
+      id: 'fuel-pulse-hose',
+      station: PUMP,
+      label: 'Pulse hose from the crankcase',
+      set: 'Engine still.',
+      touch: 'Follow it, bend it, pull at both ends.',
+      watch: 'Soft, whole, and on at both ends.',
+      words: ['sound', 'split or off'],
+      needs: [PUMP],
+      minutes: 1.5,
+      cautions: ['fuel vapour'],
+    },
+    ({ params }) => {
+      const split = seen((params[PUMP]!['hoseSplit'] ?? 0) > 0.5, 0.92);
+      return { sound: 1 - split, 'split or off': split };
+    },
+  );
+
+/** What narrows the way, opened: tap, hose, filter. */
+export const wayOpened: CheckMaker = (machine) =>
+  kindOf(machine)
+    ? (
+        [
+          ['fuel-tap-look', 'fuel-tap', 'fuel-tap', 'Strainer of the tap', 'Tap out, tank drained into a can.', 8],
+          ['fuel-hose-look', LINE, LINE, 'Fuel hose, bent and blown through', 'Off at both ends.', 5],
+          ['fuel-filter-look', 'fuel-filter', 'fuel-filter', 'Filter, blown through', 'Out, both hoses clamped.', 3],
+        ] as const
+      ).map(([id, station, part, label, set, minutes]) =>
+        look(
+          machine,
+          {
+            id,
+            station,
+            label,
+            set,
+            touch: 'Look through it; blow gently with a hose, never with the mouth on it.',
+            watch: 'Air passes as if nothing were there.',
+            words: ['clear', 'blocked'],
+            needs: [part],
+            minutes,
+            opens: ['fuel hose off'],
+          },
+          ({ params, machine: { fit } }) => {
+            const blocked = seen(params[part]!['squareMetres']! < 0.5e-6 * (0.6 + fit.litres), 0.95);
+            return { clear: 1 - blocked, blocked };
+          },
+        ),
+      )
+    : [];
+export { look };

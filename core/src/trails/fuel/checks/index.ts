@@ -1,0 +1,16 @@
+import type { CheckMaker } from '../../../machine/check.ts';
+import { carburettorInside, carburettorOutside } from './carburettor.ts';
+import { bulbAndPump, flowIntoCan, fuelInTank, pumpPressures, wayOpened } from './feed.ts';
+import { fuelOrNot } from './splits.ts';
+
+/** Checks of the fuel trail, in the order in which one walks it. */
+export const FUEL_CHECKS: readonly CheckMaker[] = [
+  fuelInTank,
+  fuelOrNot,
+  bulbAndPump,
+  flowIntoCan,
+  pumpPressures,
+  carburettorOutside,
+  wayOpened,
+  carburettorInside,
+];

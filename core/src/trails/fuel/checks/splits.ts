@@ -1,0 +1,145 @@
+import { burns } from '../../../engine/mixture.ts';
+import { firesInTime } from '../../../engine/howItRuns.ts';
+import { sparkWords } from '../../../instruments/sparkTester.ts';
+import type { CheckMaker } from '../../../machine/check.ts';
+import type { Scene } from '../../../machine/scene.ts';
+import { CRANKING, FAST, IDLE } from '../../../machine/state.ts';
+import { logistic } from '../../../random/lcg.ts';
+import { kindOf, look } from './feed.ts';
+
+/** Chance that it fires as it is turned, if its mixture burned with this chance: sparks, moment, speed. */
+function fires(scene: Scene, burning: number): number {
+  const timed = firesInTime(scene) * burning;
+  let none = 1;
+  for (let i = 1; i <= scene.machine.fit.cylinders; i++)
+    none *= 1 - (1 - sparkWords(scene.spark('plug', CRANKING, i)).none) * timed;
+  return scene.see('turns', CRANKING) * (1 - none);
+}
+const burning = (scene: Scene): number => burns(scene.see('richness', CRANKING), CRANKING);
+const missing = (scene: Scene): number => logistic((0.5 - scene.see('richness', CRANKING)) / 0.06);
+
+/** Cheap questions that part fuel from everything else. */
+export const fuelOrNot: CheckMaker = (machine) =>
+  kindOf(machine)
+    ? [
+        look(
+          machine,
+          {
+            id: 'fuel-whiff',
+            station: 'fuel-jets',
+            label: 'A whiff in the intake: does it fire?',
+            set: 'Air filter on or a rag at hand, everyone back; a cap full of fuel or one short whiff, not more.',
+            touch: 'Into the intake, then crank.',
+            watch: 'Fires for a moment and stops: it wants fuel. Nothing: look at spark, moment and compression.',
+            words: ['fires for a moment', 'nothing changes', 'it fired without'],
+            minutes: 1.5,
+            state: CRANKING,
+            whole: true,
+            cautions: [
+              'starting fluid',
+              'fuel vapour',
+              'rotating parts',
+              ...(machine.fit.marine ? (['marine'] as const) : []),
+            ],
+          },
+          (scene) => {
+            const without = fires(scene, burning(scene));
+            // What was too weak burns now; what was drowned is drowned the more.
+            const withIt = fires(scene, Math.max(burning(scene), missing(scene)));
+            const helped = Math.max(0, withIt - without);
+            return {
+              'fires for a moment': 0.02 + 0.94 * helped,
+              'nothing changes': 0.02 + 0.94 * Math.max(0, 1 - without - helped),
+              'it fired without': 0.02 + 0.94 * without,
+            };
+          },
+        ),
+        look(
+          machine,
+          {
+            id: 'fuel-plug',
+            station: 'fuel-jets',
+            label: 'One plug after ten seconds of cranking: dry or wet?',
+            set: 'Choke as for a cold start; crank for ten seconds, then one plug out at once.',
+            touch: 'Look at its nose, smell it.',
+            watch: 'Damp and smelling: fuel arrives. Bone dry: it does not. Dripping: it is flooded.',
+            words: ['bone dry', 'damp', 'dripping'],
+            minutes: 3,
+            state: CRANKING,
+            opens: [],
+            cautions: ['high tension', 'fuel vapour', 'rotating parts', 'hot coil'],
+          },
+          (scene) => {
+            const rich = scene.see('richness', CRANKING);
+            const dry = logistic((0.3 - rich) / 0.05);
+            const dripping = logistic((rich - 1.75) / 0.12);
+            return {
+              'bone dry': 0.01 + 0.97 * dry,
+              dripping: 0.01 + 0.97 * dripping,
+              damp: 0.98 - 0.97 * (dry + dripping),
+            };
+          },
+        ),
+        look(
+          machine,
+          {
+            id: 'fuel-clear',
+            station: 'fuel-jets',
+            label: 'Throttle and choke wide open, cranked for fifteen seconds',
+            set: 'Choke open, throttle held wide open, feet clear: it may catch and run up.',
+            touch: 'Crank for fifteen seconds, rest a minute, once more.',
+            watch: 'It catches, smokes black and clears: it was flooded.',
+            words: ['catches and clears', 'no different', 'it started without'],
+            minutes: 3,
+            state: CRANKING,
+            whole: true,
+            cautions: [
+              'fuel vapour',
+              'rotating parts',
+              'exhaust gas',
+              ...(machine.fit.marine ? (['marine'] as const) : []),
+            ],
+          },
+          (scene) => {
+            const without = fires(scene, burning(scene));
+            const drowned = scene.see('floods', CRANKING);
+            const clears = (1 - without) * drowned * 0.85;
+            return {
+              'catches and clears': 0.01 + 0.97 * clears,
+              'it started without': 0.01 + 0.97 * without,
+              'no different': 0.98 - 0.97 * (clears + without),
+            };
+          },
+        ),
+        ...(['idle', 'fast'] as const).map((speed) => {
+          const state = speed === 'idle' ? IDLE : FAST;
+          return look(
+            machine,
+            {
+              id: `fuel-choke-hand-${speed}`,
+              station: 'fuel-jets',
+              label: speed === 'idle' ? 'Idling: the intake half shut by hand' : 'Fast: the intake half shut by hand',
+              set: `Engine warm, running ${speed === 'idle' ? 'at its idle, or as near as it will' : 'fast'}, filter off.`,
+              touch: 'A board over half of the intake, or the choke drawn slowly; fingers and sleeves away from it.',
+              watch: 'Picks up: it was too weak. Worse at once: it is right or too rich; smokes black: too rich.',
+              words: ['picks up', 'slows down', 'smokes and stops'],
+              minutes: 1.5,
+              state,
+              opens: ['air filter off'],
+              cautions: ['rotating parts', 'exhaust gas', ...(machine.fit.marine ? (['marine'] as const) : [])],
+            },
+            (scene) => {
+              const rich =
+                scene.see('richness', state) * (speed === 'fast' ? Math.min(1, scene.see('pulls', state) * 3) : 1);
+              const weak = logistic((0.86 - rich) / 0.04);
+              const drowned = logistic((rich - 1.35) / 0.06);
+              return {
+                'picks up': 0.02 + 0.94 * weak,
+                'smokes and stops': 0.02 + 0.94 * drowned,
+                'slows down': 0.96 - 0.94 * (weak + drowned),
+              };
+            },
+          );
+        }),
+      ]
+    : [];

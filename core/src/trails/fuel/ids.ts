@@ -1,0 +1,15 @@
+/** Ids of the parts that this trail asks for by name. */
+export const TANK = 'fuel-tank';
+export const VENT = 'fuel-vent';
+export const LINE = 'fuel-line';
+export const PUMP = 'fuel-pump';
+export const BULB = 'fuel-bulb';
+export const CARBURETTOR = {
+  needle: 'fuel-needle',
+  float: 'fuel-float',
+  idleJet: 'fuel-idle-jet',
+  mainJet: 'fuel-main-jet',
+  choke: 'fuel-choke',
+} as const;
+/** What narrows the way from the tank, in its order. */
+export const WAY = ['fuel-tap', 'fuel-line', 'fuel-filter'] as const;

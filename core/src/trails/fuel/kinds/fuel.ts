@@ -1,0 +1,91 @@
+import type { PartInstance } from '../../../machine/part.ts';
+import type { Station, TrailKind } from '../../../machine/trail.ts';
+import type { Fit } from '../../../schema/fit.ts';
+import { BULB, CARBURETTOR as C, LINE, PUMP, TANK, VENT } from '../ids.ts';
+import { fuelOffers, settleFuel } from '../mixing.ts';
+import { FUEL_PARTS as PARTS } from '../parts/index.ts';
+
+type Kind = NonNullable<Fit['fuel']>['kind'];
+
+const pumped = (kind: Kind) => kind !== 'gravity';
+const PUMPS = {
+  mechanical: PARTS.mechanicalPump,
+  electric: PARTS.electricPump,
+  pulse: PARTS.pulsePump,
+  bulb: PARTS.pulsePump,
+};
+const breathing = { name: 'Breathing', joins: TANK } as const;
+const cold = { name: 'Cold start', joins: 'fuel-jets' } as const;
+const several = (fit: Fit) => (fit.fuel?.carburettors ?? 1) > 1;
+
+const stations = (kind: Kind, fit: Fit): Station[] => [
+  { id: TANK, label: 'Tank', picture: 'tank' },
+  ...(kind === 'gravity' ? [{ id: 'fuel-tap', label: 'Tap and strainer', picture: 'tap' }] : []),
+  { id: LINE, label: 'Fuel hose', picture: 'hose' },
+  ...(kind === 'bulb' ? [{ id: BULB, label: 'Primer bulb', picture: 'bulb' }] : []),
+  { id: 'fuel-filter', label: 'Filter', picture: 'filter' },
+  ...(pumped(kind) ? [{ id: PUMP, label: 'Fuel pump', picture: 'pump' }] : []),
+  { id: C.needle, label: several(fit) ? 'Needles and floats' : 'Needle and float', picture: 'float' },
+  { id: 'fuel-jets', label: 'Jets', picture: 'jet' },
+  {
+    id: VENT,
+    label: fit.fuel?.sealed ? 'Valve of the vapour line' : 'Vent in the cap',
+    picture: 'cap',
+    lane: breathing,
+  },
+  { id: C.choke, label: fit.fuel?.enriching === 'enricher' ? 'Enricher' : 'Choke', picture: 'choke', lane: cold },
+];
+
+function parts(kind: Kind, fit: Fit): PartInstance[] {
+  const part = (
+    id: string,
+    label: string,
+    station: string,
+    of: PartInstance['kind'],
+    more: Partial<PartInstance> = {},
+  ) => ({
+    id,
+    label,
+    station,
+    kind: of,
+    nodes: {},
+    apart: true,
+    ...more,
+  });
+  return [
+    part(TANK, 'Tank', TANK, PARTS.tank),
+    part(VENT, fit.fuel?.sealed ? 'Valve of the vapour line' : 'Tank vent', VENT, PARTS.vent),
+    ...(kind === 'gravity' ? [part('fuel-tap', 'Fuel tap', 'fuel-tap', PARTS.tap)] : []),
+    // What falls by its own weight drips where a hose is split; it does not suck.
+    part(LINE, 'Fuel hose', LINE, PARTS.line, pumped(kind) ? {} : { fails: ['blocked'] }),
+    ...(kind === 'bulb' ? [part(BULB, 'Primer bulb', BULB, PARTS.bulb)] : []),
+    part('fuel-filter', 'Fuel filter', 'fuel-filter', PARTS.filter),
+    ...(kind === 'gravity' ? [] : [part(PUMP, 'Fuel pump', PUMP, PUMPS[kind])]),
+    part(C.needle, several(fit) ? 'Needles and seats' : 'Needle and seat', C.needle, PARTS.needle),
+    part(C.float, several(fit) ? 'Floats' : 'Float', C.needle, PARTS.float),
+    part(C.idleJet, several(fit) ? 'Idle jets' : 'Idle jet', 'fuel-jets', PARTS.idleJet),
+    part(C.mainJet, several(fit) ? 'Main jets' : 'Main jet', 'fuel-jets', PARTS.mainJet),
+    part(C.choke, fit.fuel?.enriching === 'enricher' ? 'Enricher' : 'Choke', C.choke, PARTS.choke),
+  ];
+}
+
+const kind = (name: Kind, label: string): TrailKind => ({
+  trail: 'fuel',
+  kind: name,
+  label,
+  build: (fit) => ({
+    id: 'fuel',
+    kind: name,
+    stations: stations(name, fit),
+    parts: parts(name, fit),
+    nodeNames: {},
+    offers: fuelOffers,
+    settle: (_found, params) => settleFuel(params),
+  }),
+});
+
+export const gravity = kind('gravity', 'Tank above the carburettor');
+export const mechanical = kind('mechanical', 'Mechanical pump');
+export const electric = kind('electric', 'Electric pump');
+export const pulse = kind('pulse', 'Pulse pump on the crankcase');
+export const bulbKind = kind('bulb', 'Tank apart, with a primer bulb');

@@ -1,0 +1,70 @@
+import type { Known, MachineParams } from '../../machine/known.ts';
+import type { Offers } from '../../machine/observed.ts';
+import type { MachineState } from '../../machine/part.ts';
+import { logistic } from '../../random/lcg.ts';
+import { drinks, feedOf, flowOf, stallOf } from './feeding.ts';
+import { CARBURETTOR as C, TANK } from './ids.ts';
+
+/** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
+const VAPOUR_COLD = 0.42;
+/** What a shut choke draws over an open one, so that enough of it is vapour. */
+const CHOKED = 1 / VAPOUR_COLD;
+/** Litres an hour that pass a leaking seat into a bowl that is full, before it is called flooding. */
+const NUISANCE = 0.15 / 3.6e6;
+
+/** How the mixture stands while the engine cranks cold, idles or runs fast, as if its bowls were full. 1 is right. */
+function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
+  const { light, water } = p[TANK] as { light: number; water: number };
+  const [idle, main] = [1 - p[C.idleJet]!['blocked']!, 1 - p[C.mainJet]!['blocked']!];
+  const level = 1 + p[C.float]!['high']!;
+  const choke = p[C.choke]!;
+  const dry = 1 - water;
+  if (how === 'crank') {
+    const vapour = VAPOUR_COLD * light * (choke['closes']! > 0.5 ? CHOKED : 1);
+    // Cold, it draws through both circuits while the choke is shut.
+    return vapour * (0.55 * idle + 0.45 * main) * level * dry;
+  }
+  const shut = 1 + 0.9 * (1 - choke['opens']!);
+  const jets = how === 'idle' ? 0.92 * idle + 0.08 * main : 0.15 * idle + 0.85 * main;
+  // A warm engine boils off nearly all of it, but for what has gone out of a stale one.
+  return shut * jets * level * dry * (0.8 + 0.2 * light);
+}
+
+/** Chance that fuel stands where air should be, by what passes the seat against what is drunk, and by the float. */
+export function floodsIn(p: MachineParams, { head, pump }: { head: number; pump: number }): number {
+  const seat = p[C.needle]!['leakSquareMetres']!;
+  const passes = 0.7 * seat * Math.sqrt((2 * Math.max(0, head + pump)) / 745);
+  const bySeat = logistic((Math.log(passes + 1e-12) - Math.log(3 * NUISANCE)) / 0.4);
+  const byFloat = logistic((p[C.float]!['high']! - 0.45) / 0.06);
+  return 1 - (1 - bySeat) * (1 - byFloat);
+}
+
+const howOf = (state: MachineState) => (state.key !== 'run' ? 'crank' : state.speed === 'fast' ? 'fast' : 'idle');
+
+/** With what of it arrives: a bowl that is drunk faster than it is filled runs dry. */
+function richness(scene: Known, state: MachineState): number {
+  const how = howOf(state);
+  const p = scene.params;
+  const feed = feedOf(p);
+  const arrives = Math.min(1, flowOf(feed) / drinks(scene.machine.fit, how));
+  const floods = floodsIn(p, feed);
+  // Where it floods it is drowned at a start, rich at idle, and hardly richer fast.
+  const more = how === 'crank' ? 1.6 : how === 'idle' ? 0.75 : 0.12;
+  return asMixed(p, how) * arrives * (1 + more * floods);
+}
+
+export const fuelOffers: Offers = {
+  richness,
+  floods: (scene) => floodsIn(scene.params, feedOf(scene.params)),
+  pulls: (scene) => flowOf(feedOf(scene.params)) / drinks(scene.machine.fit, 'full'),
+  stall: (scene) => stallOf(scene.machine.fit, scene.params),
+};
+
+/** Leak of a plug that fuel has wetted, ohms: kilo-ohms, and no ignition gets over them (REFERENCE, fuel). */
+const WETTED_OHMS = 40e3;
+/** A flooded engine wets its plugs: put into their figures before anyone measures. */
+export function settleFuel(params: MachineParams): MachineParams {
+  const plugs = params['plugs'];
+  if (!plugs || floodsIn(params, feedOf(params)) < 0.5) return params;
+  return { ...params, plugs: { ...plugs, shuntOhms: Math.min(plugs['shuntOhms']!, WETTED_OHMS) } };
+}

@@ -1,0 +1,111 @@
+import { between, logBetween, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+
+const hidden = (id: string, label: string, low: number, high: number): PlateSpec => ({
+  id,
+  label,
+  dimension: 'ratio',
+  typical: () => ({ low, high }),
+  hidden: true,
+});
+const clean = { id: 'clean', label: 'Strip and clean the carburettor', minutes: 60, money: 12 };
+
+export const needle: PartKind = {
+  kind: 'needle and seat',
+  plates: [
+    {
+      id: 'squareMetres',
+      label: 'Free area, open',
+      dimension: 'ratio',
+      typical: ({ litres }) => ({ low: 2.6e-6 * (0.5 + litres), high: 3.4e-6 * (0.5 + litres) }),
+      hidden: true,
+    },
+    hidden('leakSquareMetres', 'What it lets pass, shut', 1e-13, 1e-12),
+  ],
+  repairs: [{ id: 'renew', label: 'Clean or renew needle and seat', minutes: 45, money: 12 }],
+  faults: [
+    {
+      id: 'shut',
+      label: 'stuck shut',
+      weight: 2,
+      repair: 'renew',
+      apply: (p, s) => ({ ...p, squareMetres: p['squareMetres']! * logBetween(0.02, 1e-4, s) }),
+    },
+    {
+      id: 'leaks',
+      label: 'leaking: dirt on it, or worn',
+      weight: 3,
+      repair: 'renew',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, leakSquareMetres: logBetween(1.2e-7, 9e-7, s) }),
+    },
+  ],
+  elements: () => [],
+};
+export const float: PartKind = {
+  kind: 'float',
+  plates: [hidden('high', 'Level over what it should be', -0.04, 0.04)],
+  repairs: [
+    { id: 'renew', label: 'Renew the float', minutes: 45, money: 14 },
+    { id: 'set', label: 'Set the float’s level', minutes: 40, money: 0 },
+  ],
+  faults: [
+    {
+      id: 'heavy',
+      label: 'holed or soaked: it sinks',
+      weight: 1.5,
+      repair: 'renew',
+      apply: (p, s) => ({ ...p, high: between(0.6, 0.9, s), sinks: 1 }),
+    },
+    {
+      id: 'low',
+      label: 'set too low',
+      weight: 1,
+      repair: 'set',
+      apply: (p, s) => ({ ...p, high: between(-0.3, -0.5, s) }),
+    },
+  ],
+  elements: () => [],
+};
+const jet = (kind: string, which: string, weight: number): PartKind => ({
+  kind,
+  plates: [hidden('blocked', 'Share that is blocked', 0, 0.03)],
+  repairs: [clean],
+  faults: [
+    {
+      id: 'blocked',
+      label: `${which} blocked`,
+      weight,
+      repair: 'clean',
+      apply: (p, s) => ({ ...p, blocked: between(0.45, 0.98, s) }),
+    },
+  ],
+  elements: () => [],
+});
+export const idleJet = jet('idle jet', 'its passages', 3);
+export const mainJet = jet('main jet', 'its passage', 1.5);
+
+export const choke: PartKind = {
+  kind: 'choke',
+  plates: [
+    hidden('closes', 'Whether it closes for a cold start', 1, 1),
+    hidden('opens', 'Whether it opens again', 1, 1),
+  ],
+  repairs: [{ id: 'free', label: 'Free and set the choke or enricher', minutes: 25, money: 3 }],
+  faults: [
+    {
+      id: 'open',
+      label: 'stays open: too weak for a cold start',
+      weight: 1.5,
+      repair: 'free',
+      apply: (p) => ({ ...p, closes: 0 }),
+    },
+    {
+      id: 'shut',
+      label: 'stays shut: too rich once warm',
+      weight: 2,
+      repair: 'free',
+      apply: (p, s) => ({ ...p, opens: between(0.35, 0, s) }),
+    },
+  ],
+  elements: () => [],
+};

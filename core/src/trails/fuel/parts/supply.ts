@@ -1,0 +1,145 @@
+import { between, logBetween, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+import type { Fit } from '../../../schema/fit.ts';
+
+const hidden = (
+  id: string,
+  label: string,
+  dimension: PlateSpec['dimension'],
+  low: number,
+  high: number,
+): PlateSpec => ({
+  id,
+  label,
+  dimension,
+  typical: () => ({ low, high }),
+  hidden: true,
+});
+/** Free area of a tap, hose or filter of such an engine: it gives about three times what full load drinks. */
+export const freeArea = (fit: Fit) => ({ low: 3.5e-6 * (0.6 + fit.litres), high: 5e-6 * (0.6 + fit.litres) });
+const area = (label: string): PlateSpec => ({
+  id: 'squareMetres',
+  label,
+  dimension: 'ratio',
+  typical: freeArea,
+  hidden: true,
+});
+/** How high the fuel stands over the needle: above it where it falls by its own weight, below where it is lifted. */
+const headOf = (fit: Fit): { low: number; high: number } =>
+  fit.fuel?.kind === 'gravity' ? { low: 0.25, high: 0.5 } : { low: -0.6, high: -0.3 };
+
+export const tank: PartKind = {
+  kind: 'fuel tank',
+  plates: [
+    hidden('level', 'Share that is full', 'ratio', 0.3, 0.9),
+    hidden('light', 'Light part left in the fuel', 'ratio', 0.9, 1),
+    hidden('water', 'Share of water', 'ratio', 0, 0),
+    { id: 'headMetres', label: 'Fuel over the needle', dimension: 'length', typical: headOf, hidden: true },
+    {
+      id: 'cubicMetres',
+      label: 'Size of the tank',
+      dimension: 'volume',
+      typical: ({ litres }) => ({ low: (4 + 14 * litres) * 0.8e-3, high: (4 + 14 * litres) * 1.2e-3 }),
+    },
+  ],
+  repairs: [
+    { id: 'fill', label: 'Fill with fresh fuel', minutes: 5, money: 15 },
+    { id: 'drain', label: 'Drain tank and bowls, fill with fresh fuel', minutes: 40, money: 25 },
+  ],
+  faults: [
+    {
+      id: 'empty',
+      label: 'empty, or its pick-up in the air',
+      weight: 3,
+      repair: 'fill',
+      apply: (p) => ({ ...p, level: 0 }),
+    },
+    {
+      id: 'stale',
+      label: 'its fuel stale',
+      weight: 3,
+      repair: 'drain',
+      apply: (p, s) => ({ ...p, light: between(0.62, 0.25, s) }),
+    },
+    {
+      id: 'watered',
+      label: 'water in its fuel',
+      weight: 2,
+      repair: 'drain',
+      apply: (p, s) => ({ ...p, water: between(0.5, 1, s) }),
+    },
+  ],
+  elements: () => [],
+};
+
+export const vent: PartKind = {
+  kind: 'tank vent',
+  plates: [hidden('squareMetres', 'Free area', 'ratio', 0.6e-6, 2e-6)],
+  repairs: [{ id: 'clear', label: 'Clear the tank’s vent', minutes: 10, money: 0 }],
+  faults: [
+    {
+      id: 'blocked',
+      label: 'blocked: the tank cannot breathe',
+      weight: 2.5,
+      repair: 'clear',
+      apply: (p) => ({ ...p, squareMetres: 0 }),
+    },
+  ],
+  elements: () => [],
+};
+
+const blocked = (weight: number, repair: string, label = 'blocked'): FaultMode => ({
+  id: 'blocked',
+  label,
+  weight,
+  repair,
+  apply: (p, s) => ({ ...p, squareMetres: p['squareMetres']! * logBetween(0.06, 0.002, s) }),
+});
+
+export const tap: PartKind = {
+  kind: 'fuel tap',
+  plates: [area('Free area')],
+  repairs: [{ id: 'clean', label: 'Clean tap and strainer', minutes: 25, money: 2 }],
+  faults: [blocked(2, 'clean', 'shut, or its strainer blocked')],
+  elements: () => [],
+};
+export const line: PartKind = {
+  kind: 'fuel line',
+  plates: [area('Free area'), hidden('airShare', 'Share of air that it sucks', 'ratio', 0, 0)],
+  repairs: [{ id: 'renew', label: 'Renew the fuel hose and its clamps', minutes: 25, money: 12 }],
+  faults: [
+    blocked(1.5, 'renew', 'kinked, collapsed or swollen shut'),
+    {
+      id: 'air',
+      label: 'sucks air',
+      weight: 2,
+      repair: 'renew',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, airShare: between(0.6, 0.95, s) }),
+    },
+  ],
+  elements: () => [],
+};
+export const filter: PartKind = {
+  kind: 'fuel filter',
+  plates: [area('Free area')],
+  repairs: [{ id: 'renew', label: 'Renew the fuel filter', minutes: 10, money: 6 }],
+  faults: [blocked(2.5, 'renew')],
+  elements: () => [],
+};
+export const bulb: PartKind = {
+  kind: 'primer bulb',
+  plates: [area('Free area'), hidden('holds', 'Whether its valves hold', 'ratio', 1, 1)],
+  repairs: [{ id: 'renew', label: 'Renew the primer bulb', minutes: 12, money: 18 }],
+  faults: [
+    blocked(1, 'renew', 'its valve stuck shut'),
+    {
+      id: 'leaks',
+      label: 'its valves leak back',
+      weight: 1.5,
+      repair: 'renew',
+      // What stood in the line runs back to the tank: it has to be lifted anew.
+      apply: (p, s) => ({ ...p, holds: 0, squareMetres: p['squareMetres']! * between(0.05, 0.025, s) }),
+    },
+  ],
+  elements: () => [],
+};

@@ -1,0 +1,72 @@
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { axe, go, launch, openWindow, sees, textOf } from './browser.ts';
+import { Player, traceToVerdict } from './player.ts';
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launch();
+});
+afterAll(() => browser.close());
+const openTab = (page: Parameters<typeof textOf>[0]) => textOf(page, '[role=tab][aria-selected="true"]');
+
+describe('the fuel trail', () => {
+  it('a flooded engine: its plugs are wet, and the needle is called', async () => {
+    const { page, faults } = await openWindow(browser);
+    await go(page, '/jobs/net-boat-1/trace');
+    await page.waitForSelector('ol[aria-label="Trail"]');
+    expect(await openTab(page)).toContain('Fuel');
+    expect(await traceToVerdict(page, new Player('netboat', ['fuel-needle.leaks'], 87))).toBe(
+      'Enough: clean or renew needle and seat',
+    );
+    expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Needle');
+    expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+
+  it('a mower that stalls after minutes: the cap is opened, and the vent is called, on a phone', async () => {
+    const { page, faults } = await openWindow(browser, { width: 390, height: 844 });
+    await go(page, '/jobs/mower-1/trace');
+    expect(await traceToVerdict(page, new Player('mower', ['fuel-vent.blocked'], 91))).toBe(
+      'Enough: clear the tank’s vent',
+    );
+    expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+});
+
+describe('what to fit', () => {
+  it('ways of wiring a regulator, with the keyboard, and two used starters against one another', async () => {
+    const { page, faults } = await openWindow(browser);
+    await go(page, '/machines/hill-quad/fit');
+    await sees(page, 'Its regulator is no longer made');
+    const ways = await page.$$('section[aria-label="Regulator"] button[aria-pressed]');
+    await ways[0]!.focus();
+    await page.keyboard.press('Enter');
+    await sees(page, 'the winding carries its full current all the time');
+    const type = async (label: string, text: string) => {
+      const box = await page.waitForSelector(
+        `xpath///section[@aria-label="Used starters compared"]//label[text()="${label}"]/..//input`,
+      );
+      await box!.type(text);
+    };
+    const figures = {
+      'Which one': 'the one from the shelf',
+      'Free: volts': '12,1',
+      'Free: amperes': '18',
+      'Free: its rev/min': '6200',
+      'Held: volts': '4,5',
+      'Held: amperes': '95',
+      Price: '40',
+    };
+    await page.focus('section[aria-label="Used starters compared"] button[type=submit]');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Say which one it is.');
+    for (const [label, text] of Object.entries(figures)) await type(label, text);
+    await page.focus('section[aria-label="Used starters compared"] button[type=submit]');
+    await page.keyboard.press('Enter');
+    await sees(page, 'It would turn this engine at');
+    expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+});

@@ -1,0 +1,37 @@
+import { Controller, useWatch, type Control } from 'react-hook-form';
+import { Choice } from '../../ui/Choice.tsx';
+import { ENRICHING, FUEL, YES_NO } from './fitOutWords.ts';
+import type { ReadMachine, TypedMachine } from './machineSchema.ts';
+
+const NUMBERS = ['1', '2', '3', '4'].map((n) => ({ value: n, label: n }));
+
+/** What brings the fuel to the engine, by what one sees; nothing said, nothing traced there. */
+export function FuelFields({ control }: { control: Control<TypedMachine, unknown, ReadMachine> }) {
+  const kind = useWatch({ control, name: 'fitOut.fuel' }) ?? '';
+  const choice = <V extends string>(
+    name: `fitOut.${'fuel' | 'carburettors' | 'sealed' | 'enriching'}`,
+    label: string,
+    options: readonly { value: V; label: string; help?: string }[],
+  ) => (
+    <Controller
+      control={control}
+      name={name}
+      render={({ field }) => (
+        <Choice label={label} value={(field.value ?? '') as V} options={options} onChange={field.onChange} />
+      )}
+    />
+  );
+  return (
+    <fieldset className="grid gap-4 border-t border-rule pt-3">
+      <legend className="tag">What brings the fuel</legend>
+      {choice('fitOut.fuel', 'Fuel', FUEL)}
+      {kind !== '' && (
+        <>
+          {choice('fitOut.carburettors', 'Carburettors', NUMBERS)}
+          {choice('fitOut.enriching', 'What makes it rich for a cold start', ENRICHING)}
+          {choice('fitOut.sealed', 'Tank breathes through a valve or a canister', YES_NO)}
+        </>
+      )}
+    </fieldset>
+  );
+}
