@@ -3,3 +3,4 @@ import './demo/otherKinds.ts';
 import './demo/points.ts';
 import './demo/crankAndCharge.ts';
 import './demo/fuel.ts';
+import './demo/timing.ts';

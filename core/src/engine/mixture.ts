@@ -15,10 +15,15 @@ export function burns(richness: number, state: Pick<MachineState, 'key'>): numbe
 
 /** Under this share of what full load drinks, it is felt on a hill. */
 const FELT_UNDER = 0.9;
-/** Chance that it pulls as it should, as far as its mixture goes. */
+/** Degrees by which a spark may be late, fast, before its strength goes. */
+const LATE_FROM = 9;
+const inItsMoment = (scene: Scene): number =>
+  logistic((LATE_FROM - Math.abs(scene.see('degreesOff', FAST))) / 1.6) / logistic(LATE_FROM / 1.6);
+
+/** Chance that it pulls as it should, as far as mixture and moment go. */
 export function pullsWell(scene: Scene): number {
   const arrives = logistic((scene.see('pulls', FAST) - FELT_UNDER) / 0.05);
-  return arrives * burns(scene.see('richness', FAST), FAST);
+  return arrives * burns(scene.see('richness', FAST), FAST) * inItsMoment(scene);
 }
 
 /** Whoever drives it comes back on foot when it stalls within so many minutes. */

@@ -12,5 +12,6 @@ export type InstrumentId =
   | 'tachometer'
   | 'pressure gauge'
   | 'measuring can'
+  | 'timing light'
   | 'scan reader'
   | 'eyes';

@@ -12,6 +12,7 @@ import {
   peakAdapter,
   pressureGauge,
   tachometer,
+  timingLight,
 } from './plain.ts';
 import { scanReader } from './scanReader.ts';
 import { sparkTester } from './sparkTester.ts';
@@ -32,6 +33,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   tachometer,
   'pressure gauge': pressureGauge,
   'measuring can': measuringCan,
+  'timing light': timingLight,
   'scan reader': scanReader,
   eyes,
 };

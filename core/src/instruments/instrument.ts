@@ -33,7 +33,7 @@ const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
   resistance: 0.2,
   length: 0.03e-3,
   capacitance: 5e-9,
-  angle: 1,
+  angle: 8,
   current: 0.3,
   speed: 15,
   pressure: 1500,

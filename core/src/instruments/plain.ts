@@ -98,6 +98,19 @@ export const measuringCan: Instrument = {
   error: (cubicMetres) => 0.05 * cubicMetres + 8e-6,
 };
 
+/** Flashes with number one's spark on a mark that turns. */
+export const timingLight: Instrument = {
+  id: 'timing light',
+  label: 'Timing light',
+  dimension: 'angle',
+  observe: (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError('A timing light needs a mark');
+    return { kind: 'number', value: probe.value(scene) };
+  },
+  // A degree and a half of eye, pointer and jitter.
+  error: () => 1.5,
+};
+
 export const eyes: Instrument = {
   id: 'eyes',
   label: 'Look',

@@ -63,7 +63,12 @@ export function assemble(fit: Fit, trails: readonly Trail[]): Machine {
 
 /** The first trail that offers an observable is the one that is asked. */
 function offersOf(trails: readonly Trail[]): Offers {
-  return trails.reduceRight<Offers>((offers, trail) => ({ ...offers, ...trail.offers }), {});
+  const first = trails.reduceRight<Offers>((offers, trail) => ({ ...offers, ...trail.offers }), {});
+  const all = trails.flatMap((t) => t.offers.degreesOff ?? []);
+  // What turns the magnets and what turns the distributor shift the same spark: they add.
+  return all.length > 1
+    ? { ...first, degreesOff: (scene, state, at) => all.reduce((sum, of) => sum + of(scene, state, at), 0) }
+    : first;
 }
 
 const fireless: Machine['firing'] = () => {

@@ -9,7 +9,7 @@ import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 
 /** What a meter shows below nothing as well. */
-const SIGNED = ['voltage', 'current', 'pressure'] as const;
+const SIGNED = ['voltage', 'current', 'pressure', 'angle'] as const;
 
 /** A machine with hidden faults, played by the same model: its figures are drawn, and nobody is told them. */
 export class HiddenMachine {

@@ -11,6 +11,7 @@ export interface Fit extends Omit<FitOut, 'trails'>, SparkOptions {
   readonly spark?: KindOf<'spark'>;
   readonly crank?: CrankOptions & { readonly kind: KindOf<'crank'> };
   readonly fuel?: FuelOptions & { readonly kind: KindOf<'fuel'> };
+  readonly timing?: { readonly kind: KindOf<'timing'> };
   readonly charge?: ChargeOptions & { readonly kind: KindOf<'charge'> };
 }
 
@@ -19,7 +20,8 @@ const LITRES_EACH = 0.42;
 
 export function fitOf({ trails, ...whole }: FitOut): Fit {
   const found = <T extends TrailId>(trail: T) => trails.find((t): t is TrailFit & { trail: T } => t.trail === trail);
-  const [spark, crank, charge, fuel] = [found('spark'), found('crank'), found('charge'), found('fuel')];
+  const [spark, crank, charge] = [found('spark'), found('crank'), found('charge')];
+  const [fuel, timing] = [found('fuel'), found('timing')];
   return {
     ballast: 'none',
     fused: false,
@@ -28,6 +30,7 @@ export function fitOf({ trails, ...whole }: FitOut): Fit {
     ...spark?.options,
     ...(spark ? { spark: spark.kind } : {}),
     ...(crank ? { crank: { ...crank.options, kind: crank.kind } } : {}),
+    ...(timing ? { timing: { kind: timing.kind } } : {}),
     ...(fuel ? { fuel: { ...fuel.options, kind: fuel.kind } } : {}),
     ...(charge ? { charge: { ...charge.options, kind: charge.kind } } : {}),
   };

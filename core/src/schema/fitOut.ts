@@ -25,6 +25,9 @@ export const CHARGE_KINDS = [
 /** What brings the fuel to the carburettor: its own weight, a pump of some sort, or a bulb on a tank that stands apart. */
 export const FUEL_KINDS = ['gravity', 'mechanical', 'electric', 'pulse', 'bulb'] as const;
 
+/** What moves the spark's moment with speed and load, on a distributor. */
+export const TIMING_KINDS = ['by-hand', 'weights', 'weights-vacuum', 'map'] as const;
+
 /** Where something may have been put in; after the switch unless said. Behind the coil: where one coil has one wire on. */
 export const ADDED_PLACES = ['before the switch', 'after the switch', 'after the coil'] as const;
 export const placesOn = (kind: string): readonly (typeof ADDED_PLACES)[number][] =>
@@ -97,6 +100,7 @@ export const trailFitSchema = z.discriminatedUnion('trail', [
   z.object({ trail: z.literal('crank'), kind: z.enum(CRANK_KINDS), options: crankOptions }),
   z.object({ trail: z.literal('charge'), kind: z.enum(CHARGE_KINDS), options: chargeOptions }),
   z.object({ trail: z.literal('fuel'), kind: z.enum(FUEL_KINDS), options: fuelOptions }),
+  z.object({ trail: z.literal('timing'), kind: z.enum(TIMING_KINDS), options: z.object({}).default({}) }),
 ]);
 export type TrailFit = z.infer<typeof trailFitSchema>;
 /** Trails that a machine can be told of. */

@@ -15,6 +15,7 @@ export const INSTRUMENT_IDS = [
   'tachometer',
   'pressure gauge',
   'measuring can',
+  'timing light',
   'scan reader',
   'eyes',
 ] as const;
@@ -39,6 +40,7 @@ export const houseSchema = z
         'tachometer',
         'pressure gauge',
         'measuring can',
+        'timing light',
         'scan reader',
         'eyes',
       ]),

@@ -18,6 +18,8 @@ export const SYMPTOMS = [
   'stalls',
   'no-pull',
   'no-idle',
+  'kicks-back',
+  'knocks',
 ] as const;
 export type SymptomId = (typeof SYMPTOMS)[number];
 

@@ -4,10 +4,18 @@ import type { Machine } from '../machine/machine.ts';
 import { CHARGE_CHECKS } from './charge/checks/index.ts';
 import { CRANK_CHECKS } from './crank/checks/index.ts';
 import { FUEL_CHECKS } from './fuel/checks/index.ts';
+import { TIMING_CHECKS } from './timing/checks/index.ts';
 import { SPARK_CHECKS } from './spark/checks/index.ts';
 
 /** The one place that lists the rooms that checks come from. */
-const MAKERS: readonly CheckMaker[] = [...SPARK_CHECKS, tryIt, ...CRANK_CHECKS, ...CHARGE_CHECKS, ...FUEL_CHECKS];
+const MAKERS: readonly CheckMaker[] = [
+  ...SPARK_CHECKS,
+  tryIt,
+  ...CRANK_CHECKS,
+  ...CHARGE_CHECKS,
+  ...FUEL_CHECKS,
+  ...TIMING_CHECKS,
+];
 
 /** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */
 function belongs(check: Check, machine: Machine): boolean {

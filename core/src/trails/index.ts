@@ -6,10 +6,17 @@ import type { FitOut } from '../schema/fitOut.ts';
 import { CHARGE_TRAILS } from './charge/kinds/index.ts';
 import { CRANK_TRAILS } from './crank/kinds/index.ts';
 import { FUEL_TRAILS } from './fuel/kinds/index.ts';
+import { TIMING_TRAILS } from './timing/kinds/index.ts';
 import { SPARK_TRAILS } from './spark/kinds/index.ts';
 
 /** The one place that lists the trails: one line each. */
-export const TRAIL_KINDS: readonly TrailKind[] = [...SPARK_TRAILS, ...CRANK_TRAILS, ...CHARGE_TRAILS, ...FUEL_TRAILS];
+export const TRAIL_KINDS: readonly TrailKind[] = [
+  ...SPARK_TRAILS,
+  ...CRANK_TRAILS,
+  ...CHARGE_TRAILS,
+  ...FUEL_TRAILS,
+  ...TIMING_TRAILS,
+];
 
 /** Throws on a kind that is not registered; the schema has refused it before. */
 function kindOf(trail: string, kind: string): TrailKind {
@@ -19,7 +26,7 @@ function kindOf(trail: string, kind: string): TrailKind {
 }
 
 /** Order in which trails are built: what comes later finds in place what the earlier ones share. */
-const ORDER = ['spark', 'crank', 'charge', 'fuel'];
+const ORDER = ['spark', 'crank', 'charge', 'fuel', 'timing'];
 
 /** The machine of a fit-out, every trail of it on one site. */
 export function buildMachine(fitOut: FitOut): Machine {

@@ -1,13 +1,18 @@
 import { CRANKING } from '../../machine/state.ts';
+import { logistic } from '../../random/lcg.ts';
 import { howItRuns } from '../howItRuns.ts';
 import type { Symptom } from './symptom.ts';
+
+/** Degrees by which the spark may be out before it catches unwillingly. */
+const HARD_FROM = 13;
 
 /** Catches late or unwillingly. */
 export const hardStart: Symptom = {
   id: 'hard-start',
   likelihood: (scene) => {
     const { allDead, someDead, noneDead, weak, turns } = howItRuns(scene, CRANKING);
-    return 0.01 + noneDead * 0.7 * weak ** 2 + 0.15 * someDead + 0.1 * allDead + 0.4 * (1 - turns);
+    const late = logistic((Math.abs(scene.see('degreesOff', CRANKING)) - HARD_FROM) / 2);
+    return 0.01 + noneDead * (0.7 * weak ** 2 + 0.5 * late) + 0.15 * someDead + 0.1 * allDead + 0.4 * (1 - turns);
   },
   elsewhere: { spark: 0.15, fuel: 0.35, air: 0.2, timing: 0.12, compression: 0.3, crank: 0.1, charge: 0.1 },
 };

@@ -4,6 +4,7 @@ import { CRANKS } from './cranks.ts';
 import { dies } from './dies.ts';
 import { floods, noIdle, noPull, stalls } from './fuelled.ts';
 import { hardStart } from './hardStart.ts';
+import { kicksBack, knocks } from './timed.ts';
 import { misses } from './misses.ts';
 import { noFire } from './noFire.ts';
 import type { Symptom } from './symptom.ts';
@@ -23,6 +24,8 @@ const ALL: readonly Symptom[] = [
   stalls,
   noPull,
   noIdle,
+  kicksBack,
+  knocks,
 ];
 const BY_ID = new Map(ALL.map((s) => [s.id, s]));
 

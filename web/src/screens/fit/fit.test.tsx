@@ -10,11 +10,11 @@ import { WaysPanel } from './WaysPanel.tsx';
 vi.mock('../../tracer/useTracer.ts', () => ({ wayNetlist: vi.fn() }));
 
 const house = houseSchema.parse({});
-const machine = (trail: object) =>
+const machine = (trail: object, cylinders = 1) =>
   machineBodySchema.parse({
     name: 'Any',
     kind: 'ATV',
-    fitOut: { volts: 12, earth: 'negative', cylinders: 1, compressionRatio: 9, trails: [trail] },
+    fitOut: { volts: 12, earth: 'negative', cylinders, compressionRatio: 9, trails: [trail] },
   });
 const asked: readonly Asked[] = [
   { id: 'amps', label: 'Amperes', low: 1, high: 500 },
@@ -56,7 +56,7 @@ describe('ways of wiring', () => {
 
 describe('what excites', () => {
   it('names a lamp, and that an LED alone never starts it', () => {
-    const one = machine({ trail: 'charge', kind: 'alternator', options: { tells: 'lamp', loads: [] } });
+    const one = machine({ trail: 'charge', kind: 'alternator', options: { tells: 'lamp', loads: [] } }, 4);
     const { exciting, bestExciting } = adviceView(new TracerCache(1), one, house);
     render(<ExcitingPanel exciting={exciting!} best={exciting![bestExciting!]} />);
     expect(screen.getByText(/^A lamp of [\d.]+ W starts it/)).toBeTruthy();

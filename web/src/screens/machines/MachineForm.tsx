@@ -10,7 +10,7 @@ import { useDraftForm } from '../../ui/useDraftForm.ts';
 import { AddedFields } from './AddedFields.tsx';
 import { ChargeFields } from './ChargeFields.tsx';
 import { CrankFields } from './CrankFields.tsx';
-import { FuelFields } from './FuelFields.tsx';
+import { FuelTimingFields } from './FuelTimingFields.tsx';
 import { typedFit } from './formFit.ts';
 import { formSchema, type ReadMachine, type TypedMachine } from './machineSchema.ts';
 import { asks, type kindOf } from './sight.ts';
@@ -140,7 +140,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
       {supply && <AddedFields control={control} register={register} errors={errors} />}
       <CrankFields control={control} register={register} />
       <ChargeFields control={control} register={register} errors={errors} />
-      <FuelFields control={control} />
+      <FuelTimingFields control={control} />
       <div className="grid gap-4 border-t border-rule pt-3 sm:grid-cols-2 lg:grid-cols-4">
         <TextField
           label="Compression ratio"

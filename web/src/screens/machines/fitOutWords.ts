@@ -82,6 +82,13 @@ export const FUEL: readonly Option<'' | KindOf<'fuel'>>[] = [
   { value: 'pulse', label: 'A pulse pump', help: 'a thin hose from the crankcase' },
   { value: 'bulb', label: 'A tank apart, with a bulb', help: 'squeezed before a start' },
 ];
+export const TIMING: readonly Option<'' | KindOf<'timing'>>[] = [
+  { value: '', label: 'Not told', help: 'nothing is traced there' },
+  { value: 'by-hand', label: 'By a lever, or not at all' },
+  { value: 'weights', label: 'By weights and springs', help: 'under the plate of the distributor' },
+  { value: 'weights-vacuum', label: 'By weights and a pod', help: 'a hose to the carburettor' },
+  { value: 'map', label: 'By a computer', help: 'no weights, sensors instead' },
+];
 export const ENRICHING: readonly Option<'choke' | 'enricher'>[] = [
   { value: 'choke', label: 'A choke plate', help: 'shuts the throat' },
   { value: 'enricher', label: 'An enricher', help: 'a plunger lets more fuel in' },
@@ -126,6 +133,13 @@ export const FUEL_WORDS: Readonly<Record<KindOf<'fuel'>, string>> = {
   bulb: 'tank apart, primer bulb',
 };
 
+export const TIMING_WORDS: Readonly<Record<KindOf<'timing'>, string>> = {
+  'by-hand': 'timing by hand',
+  weights: 'advance by weights',
+  'weights-vacuum': 'advance by weights and vacuum',
+  map: 'advance by a map',
+};
+
 /** What a kind of ignition has no use for is not said of it. */
 function sparkWords(f: Fit, layout: FitOutOne['layout']): string[] {
   const { supply, ballast } = asks(layout);
@@ -157,6 +171,7 @@ export function fitOutWords(fitOut: FitOut): string {
     ...(f.crank ? [CRANK_WORDS[f.crank.kind]] : []),
     ...(f.charge ? [CHARGE_WORDS[f.charge.kind]] : []),
     ...(f.fuel ? [FUEL_WORDS[f.fuel.kind]] : []),
+    ...(f.timing ? [TIMING_WORDS[f.timing.kind]] : []),
     ...(f.marine ? ['marine'] : []),
   ].join(', ');
 }

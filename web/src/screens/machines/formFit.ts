@@ -6,6 +6,7 @@ import {
   fitOf,
   fitOutShape,
   SPARK_KINDS,
+  TIMING_KINDS,
   sparkOptions,
   type FitOut,
   type TrailFit,
@@ -46,6 +47,7 @@ const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
   tells: z.enum(['lamp', 'ammeter', 'nothing']),
   // A draft from before these were asked has none of them.
   fuel: maybe(FUEL_KINDS).default(''),
+  timing: maybe(TIMING_KINDS).default(''),
   carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
   sealed: z
     .enum(['true', 'false'])
@@ -67,7 +69,7 @@ export const formFit = fields.transform((f): FitOut => {
   return {
     ...{ volts, earth, cylinders, marine, compressionRatio },
     ...(litres === undefined ? {} : { litres }),
-    trails: [...sparkTrail(f), ...crankTrail(f), ...chargeTrail(f), ...fuelTrail(f)],
+    trails: [...sparkTrail(f), ...crankTrail(f), ...chargeTrail(f), ...fuelTrail(f), ...timingTrail(f)],
   };
 });
 export type TypedFit = z.input<typeof formFit>;
@@ -109,6 +111,13 @@ function fuelTrail({ fuel, carburettors, sealed, enriching }: Flat): TrailFit[] 
   return fuel === '' ? [] : [{ trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching } }];
 }
 
+/** A spark whose moment is turned by a distributor: the others have it in their flywheel or pack. */
+export const turnsItsSpark = (layout: TypedFit['layout']): boolean =>
+  layout === 'battery-points' || layout === 'electronic' || layout === 'conversion';
+function timingTrail({ sparks, layout, timing }: Flat): TrailFit[] {
+  return timing !== '' && sparks && turnsItsSpark(layout) ? [{ trail: 'timing', kind: timing, options: {} }] : [];
+}
+
 /** What the form asks of a kind of charging. */
 export const chargeAsks = (kind: TypedFit['charge']) => ({
   field: kind === 'generator',
@@ -119,7 +128,7 @@ export const chargeAsks = (kind: TypedFit['charge']) => ({
 
 /** A fit-out laid out for the form. */
 export function typedFit(fitOut: FitOut): TypedFit {
-  const { crank, charge, spark, fuel, ...f } = fitOf(fitOut);
+  const { crank, charge, spark, fuel, timing, ...f } = fitOf(fitOut);
   return {
     volts: `${f.volts}`,
     earth: f.earth,
@@ -145,6 +154,7 @@ export function typedFit(fitOut: FitOut): TypedFit {
     control: charge?.control ?? 'shunt',
     tells: charge?.tells ?? 'lamp',
     fuel: fuel?.kind ?? '',
+    timing: timing?.kind ?? '',
     carburettors: `${fuel?.carburettors ?? 1}` as TypedFit['carburettors'],
     sealed: fuel?.sealed ? 'true' : 'false',
     enriching: fuel?.enriching ?? 'choke',

@@ -3,6 +3,7 @@ import type { FitOut } from '@pondu/core';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Around, machine as known } from '../../__tests__/support.tsx';
+import { formFit, typedFit } from './formFit.ts';
 import { MachineForm } from './MachineForm.tsx';
 
 interface SentTrail {
@@ -100,6 +101,23 @@ describe('a machine by what one sees', () => {
         options: { field: 'B', tells: 'ammeter', loads: [{ label: 'Lamps', watts: 90 }] },
       },
     ]);
+  });
+  it('takes fuel and timing by what one sees; a draft from before has neither', async () => {
+    await form();
+    expect(screen.queryByText('Carburettors')).toBeNull();
+    await pick(/^An electric pump/);
+    await pick(/^An enricher/);
+    await userEvent.click(
+      within(screen.getByRole('radiogroup', { name: 'Carburettors' })).getByRole('radio', { name: '2' }),
+    );
+    await pick(/^By weights and a pod/);
+    await save();
+    expect(sent[0]!.fitOut.trails.slice(1)).toEqual([
+      { trail: 'fuel', kind: 'electric', options: { carburettors: 2, sealed: false, enriching: 'enricher' } },
+      { trail: 'timing', kind: 'weights-vacuum', options: {} },
+    ]);
+    const { fuel: _f, timing: _t, carburettors: _c, sealed: _s, enriching: _e, ...before } = typedFit(known.fitOut);
+    expect(formFit.parse(before).trails.map((t) => t.trail)).toEqual(['spark']);
   });
   it('an engine without a spark is kept without one: a diesel that is changed gets no coil', async () => {
     const fitOut: FitOut = {

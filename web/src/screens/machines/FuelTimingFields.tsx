@@ -1,15 +1,17 @@
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import { Choice } from '../../ui/Choice.tsx';
-import { ENRICHING, FUEL, YES_NO } from './fitOutWords.ts';
+import { ENRICHING, FUEL, TIMING, YES_NO } from './fitOutWords.ts';
+import { turnsItsSpark } from './formFit.ts';
 import type { ReadMachine, TypedMachine } from './machineSchema.ts';
 
 const NUMBERS = ['1', '2', '3', '4'].map((n) => ({ value: n, label: n }));
 
-/** What brings the fuel to the engine, by what one sees; nothing said, nothing traced there. */
-export function FuelFields({ control }: { control: Control<TypedMachine, unknown, ReadMachine> }) {
+/** What brings the fuel, and what moves the spark's moment, by what one sees; nothing said, nothing traced there. */
+export function FuelTimingFields({ control }: { control: Control<TypedMachine, unknown, ReadMachine> }) {
   const kind = useWatch({ control, name: 'fitOut.fuel' }) ?? '';
+  const [sparks, layout] = useWatch({ control, name: ['fitOut.sparks', 'fitOut.layout'] });
   const choice = <V extends string>(
-    name: `fitOut.${'fuel' | 'carburettors' | 'sealed' | 'enriching'}`,
+    name: `fitOut.${'fuel' | 'timing' | 'carburettors' | 'sealed' | 'enriching'}`,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
   ) => (
@@ -23,7 +25,7 @@ export function FuelFields({ control }: { control: Control<TypedMachine, unknown
   );
   return (
     <fieldset className="grid gap-4 border-t border-rule pt-3">
-      <legend className="tag">What brings the fuel</legend>
+      <legend className="tag">Fuel and timing</legend>
       {choice('fitOut.fuel', 'Fuel', FUEL)}
       {kind !== '' && (
         <>
@@ -32,6 +34,7 @@ export function FuelFields({ control }: { control: Control<TypedMachine, unknown
           {choice('fitOut.sealed', 'Tank breathes through a valve or a canister', YES_NO)}
         </>
       )}
+      {sparks === 'true' && turnsItsSpark(layout) && choice('fitOut.timing', 'What moves the spark’s moment', TIMING)}
     </fieldset>
   );
 }

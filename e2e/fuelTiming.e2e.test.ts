@@ -70,3 +70,16 @@ describe('what to fit', () => {
     expect(faults).toEqual([]);
   });
 });
+
+describe('the timing trail', () => {
+  it('no pull: begun among fuel, spark and timing, found at weights that do not move', async () => {
+    const { page, faults } = await openWindow(browser);
+    await go(page, '/jobs/coupe-1/trace');
+    expect(await traceToVerdict(page, new Player('coupe', ['timing-weights.seized'], 29))).toBe(
+      'Enough: free and oil the weights',
+    );
+    expect(await openTab(page)).toContain('Timing');
+    expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Weights');
+    expect(faults).toEqual([]);
+  });
+});

@@ -1,0 +1,283 @@
+import type { Check, CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
+import type { Scene } from '../../../machine/scene.ts';
+import { seen } from '../../../machine/seen.ts';
+import { CRANKING, FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
+import { shownBy } from '../advance.ts';
+import { BODY, BOX, CHAIN, MARK, POD, WEIGHTS } from '../ids.ts';
+
+const told = (machine: Machine) => machine.partById.has(BODY);
+const look = (
+  check: Omit<Check, 'instrument' | 'probe' | 'opens' | 'cautions' | 'state'> &
+    Partial<Pick<Check, 'opens' | 'cautions' | 'state'>>,
+  sees: (scene: Scene) => Readonly<Record<string, number>>,
+): Check => ({
+  state: KEY_OFF,
+  opens: [],
+  cautions: ['rotating parts'],
+  ...check,
+  instrument: 'eyes',
+  probe: { kind: 'look', sees },
+});
+
+/** By the light: at idle and fast, the pod's hose off and on. */
+const timingLight: CheckMaker = (machine) => {
+  if (!told(machine)) return [];
+  const pod = machine.partById.has(POD);
+  const light = (
+    id: string,
+    station: string,
+    label: string,
+    state: Check['state'],
+    hose: 'on' | 'off',
+    watch: string,
+  ): Check => ({
+    id,
+    station,
+    label,
+    set: `Engine warm, ${state.speed === 'fast' ? 'held fast' : state.key === 'crank' ? 'turned by its starter' : 'at its idle'}${pod ? `, the pod’s hose ${hose}${hose === 'off' ? ' and plugged' : ''}` : ''}.`,
+    touch: 'Light’s clamp on the lead of number one, the beam on the mark; sleeves and cable clear of fan and belt.',
+    watch,
+    instrument: 'timing light',
+    probe: { kind: 'figure', value: (scene) => shownBy(scene.params, state, hose) },
+    state,
+    needs: [BODY, MARK],
+    minutes: 3,
+    opens: [],
+    cautions: ['rotating parts', 'exhaust gas', 'high tension', ...(machine.fit.marine ? (['marine'] as const) : [])],
+  });
+  return [
+    light(
+      'timing-crank',
+      BODY,
+      'Timing by the light, cranking',
+      CRANKING,
+      'off',
+      'Within a few degrees of the book. Far out: a body that was turned, a chain, half a turn.',
+    ),
+    light(
+      'timing-idle',
+      BODY,
+      'Timing by the light, idling',
+      IDLE,
+      'off',
+      'The book’s figure. Much more: springs. Off either way: the body was turned.',
+    ),
+    light(
+      'timing-fast',
+      machine.partById.has(WEIGHTS) ? WEIGHTS : BODY,
+      'Timing by the light, fast',
+      FAST,
+      'off',
+      'It moves up by what the book says. It does not: weights seized, no map.',
+    ),
+    ...(pod
+      ? [
+          light(
+            'timing-fast-hose',
+            POD,
+            'Timing by the light, fast, hose on',
+            FAST,
+            'on',
+            'Some ten degrees more than with the hose off.',
+          ),
+        ]
+      : []),
+  ];
+};
+
+/** Without running it. */
+const timingStill: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        look(
+          {
+            id: 'timing-rotor',
+            station: BODY,
+            label: 'Number one at its top: where does the rotor point?',
+            set: 'Cap off. Turn by hand until number one blows a finger from its plug hole and the mark stands at the top.',
+            touch: 'Look where the rotor’s nose points.',
+            watch: 'At the tower of number one. At the opposite one: half a turn out. Between two: turned, or a tooth.',
+            words: ['at number one', 'opposite', 'well off'],
+            needs: [BODY],
+            minutes: 4,
+            opens: ['cap off'],
+          },
+          ({ params }) => {
+            const body = params[BODY]!;
+            const half = seen((body['half'] ?? 0) > 0.5, 0.96);
+            const out = Math.abs(body['turnedDegrees']! % 180) + (params[CHAIN]?.['lateDegrees'] ?? 0);
+            const off = (1 - half) * seen(out > 16, 0.85);
+            return { 'at number one': 1 - half - off, opposite: half, 'well off': off };
+          },
+        ),
+        look(
+          {
+            id: 'timing-clamp',
+            station: BODY,
+            label: 'Distributor’s clamp',
+            set: 'Engine still.',
+            touch: 'Try to turn the body by hand; look for bright metal beside a scribed line.',
+            watch: 'Fast, its line unbroken.',
+            words: ['fast', 'loose or moved'],
+            needs: [BODY],
+            minutes: 0.7,
+            look: true,
+          },
+          ({ params }) => {
+            const moved = seen(
+              Math.abs(params[BODY]!['turnedDegrees']!) > 9 && params[MARK]!['slippedDegrees'] === 0,
+              0.6,
+            );
+            return { fast: 1 - moved, 'loose or moved': moved };
+          },
+        ),
+        look(
+          {
+            id: 'timing-stop',
+            station: MARK,
+            label: 'Mark against a piston stop',
+            set: 'Plugs out, a stop in number one’s hole, turned by hand both ways until it touches.',
+            touch: 'Chalk the pulley at the pointer each time; top centre lies in the middle.',
+            watch: 'The mark stands in the middle of the two.',
+            words: ['in the middle', 'off'],
+            needs: [MARK],
+            minutes: 14,
+            opens: ['plugs out'],
+            cautions: ['rotating parts', 'hot coil'],
+          },
+          ({ params }) => {
+            const off = seen(Math.abs(params[MARK]!['slippedDegrees']!) > 5, 0.97);
+            return { 'in the middle': 1 - off, off };
+          },
+        ),
+        look(
+          {
+            id: 'timing-slack',
+            station: CHAIN,
+            label: 'Crank rocked to and fro: when does the rotor follow?',
+            set: 'Cap off, plugs out if it is stiff.',
+            touch: 'Turn the crank by hand one way, then back, an eye on the rotor.',
+            watch: 'Follows within five degrees of the crank.',
+            words: ['follows at once', 'follows late'],
+            needs: [CHAIN],
+            minutes: 3,
+            opens: ['cap off'],
+          },
+          ({ params }) => {
+            const late = seen((params[CHAIN]!['play'] ?? 0) > 0.5, 0.9);
+            return { 'follows at once': 1 - late, 'follows late': late };
+          },
+        ),
+        look(
+          {
+            id: 'timing-cover',
+            station: CHAIN,
+            label: 'Marks on the wheels of chain or belt',
+            set: 'Cover off, number one at its top.',
+            touch: 'Look at both marks.',
+            watch: 'They point at each other, or at their pointers.',
+            words: ['in line', 'a tooth off'],
+            needs: [CHAIN],
+            minutes: 20,
+            opens: ['belt cover off'],
+          },
+          ({ params }) => {
+            const off = seen((params[CHAIN]!['jumped'] ?? 0) > 0.5, 0.96);
+            return { 'in line': 1 - off, 'a tooth off': off };
+          },
+        ),
+      ]
+    : [];
+
+/** Weights and pod, by hand. */
+const advanceByHand: CheckMaker = (machine) => [
+  ...(machine.partById.has(WEIGHTS)
+    ? [
+        look(
+          {
+            id: 'timing-twist',
+            station: WEIGHTS,
+            label: 'Rotor twisted and let go',
+            set: 'Cap off, engine still.',
+            touch: 'Twist the rotor as far as it goes in its own direction, let go.',
+            watch: 'Turns some ten degrees and springs back by itself.',
+            words: ['springs back', 'does not move', 'stays, or flops'],
+            needs: [WEIGHTS],
+            minutes: 1,
+            look: true,
+            opens: ['cap off'],
+          },
+          ({ params }) => {
+            const seized = seen((params[WEIGHTS]!['seized'] ?? 0) > 0.5, 0.93);
+            const flops = (1 - seized) * seen((params[WEIGHTS]!['sprung'] ?? 0) > 0.5, 0.93);
+            return { 'springs back': 1 - seized - flops, 'does not move': seized, 'stays, or flops': flops };
+          },
+        ),
+      ]
+    : []),
+  ...(machine.partById.has(POD)
+    ? [
+        look(
+          {
+            id: 'timing-pod-hand',
+            station: POD,
+            label: 'Pod on a hand pump',
+            set: 'Cap off, hose off at the pod.',
+            touch: 'Hand pump on the pod: pull to 50 kPa, hold for a minute; look at the plate.',
+            watch: 'Holds, and the plate moves and comes back.',
+            words: ['holds and moves', 'falls off'],
+            needs: [POD],
+            minutes: 2.5,
+            opens: ['cap off'],
+          },
+          ({ params }) => {
+            const falls = seen((params[POD]!['torn'] ?? 0) > 0.5, 0.95);
+            return { 'holds and moves': 1 - falls, 'falls off': falls };
+          },
+        ),
+        look(
+          {
+            id: 'timing-hose',
+            station: POD,
+            label: 'Hose of the pod',
+            set: 'Engine still.',
+            touch: 'Follow it from the pod to the carburettor; bend it.',
+            watch: 'On at both ends, on the tap over the throttle’s edge, no cracks.',
+            words: ['on and whole', 'off or split'],
+            needs: [POD],
+            minutes: 0.6,
+            look: true,
+          },
+          ({ params }) => {
+            const off = seen((params[POD]!['off'] ?? 0) > 0.5, 0.94);
+            return { 'on and whole': 1 - off, 'off or split': off };
+          },
+        ),
+      ]
+    : []),
+  ...(machine.partById.has(BOX)
+    ? [
+        look(
+          {
+            id: 'timing-sensor',
+            station: BOX,
+            label: 'Plugs of its sensors',
+            set: 'Key off.',
+            touch: 'Each off and on again; look for green; tug the wires.',
+            watch: 'Clean, locked, no wire pulls out.',
+            words: ['sound', 'off or broken'],
+            needs: [BOX],
+            minutes: 3,
+          },
+          ({ params }) => {
+            const off = seen((params[BOX]!['sensorLost'] ?? 0) > 0.5, 0.85);
+            return { sound: 1 - off, 'off or broken': off };
+          },
+        ),
+      ]
+    : []),
+];
+
+/** Checks of the timing trail, in the order in which one walks it. */
+export const TIMING_CHECKS: readonly CheckMaker[] = [timingStill, timingLight, advanceByHand];

@@ -1,0 +1,41 @@
+/** A machine whose timing is told, and its job. */
+import { machineBodySchema } from '@pondu/core/schema';
+import { complaint, job, Story, write } from './story.ts';
+import { charge, crank } from './told.ts';
+
+// The doctor's coupé: every trail that Pondu knows is told of it.
+const coupe = machineBodySchema.parse({
+  name: 'Doctor’s coupé',
+  kind: 'car',
+  maker: 'Quillmere',
+  year: '1969',
+  worth: 5200,
+  firingOrder: '1-3-4-2',
+  notes: 'Pulley with a rubber ring. The pod’s hose runs behind the carburettor.',
+  fitOut: {
+    volts: 12,
+    earth: 'negative',
+    cylinders: 4,
+    compressionRatio: 8.8,
+    litres: 1.6,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      crank('direct'),
+      charge('alternator', { tells: 'lamp', loads: [{ label: 'Headlamps', watts: 110 }] }),
+      { trail: 'fuel', kind: 'mechanical', options: { carburettors: 2, enriching: 'choke' } },
+      { trail: 'timing', kind: 'weights-vacuum', options: {} },
+    ],
+  },
+});
+{
+  const c = complaint(
+    'no-pull',
+    'constant',
+    'Idles like a clock and crawls up the hill to the light.',
+    'since it stood over the winter',
+    'new plugs',
+  );
+  const story = new Story('coupe-1', coupe, c, ['timing-weights.seized'], 29, '2026-11-25T10:10:00Z');
+  story.read('fuel-level');
+  write('coupe', 'doctors-coupe', coupe, [job('coupe-1', c, 'trace', '2026-11-25T10:00:00Z', story)]);
+}
