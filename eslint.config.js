@@ -7,6 +7,9 @@ const never = (patterns, message) => ({
   'no-restricted-imports': ['error', { patterns: [{ regex: patterns, message }] }],
 });
 
+/** Rooms of core/src/trails. */
+const TRAILS = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop'];
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/.cache/**', '**/node_modules/**', 'data/**'] },
   js.configs.recommended,
@@ -60,12 +63,12 @@ export default tseslint.config(
     },
   },
   // No trail imports another: what one knows of another it asks of the machine.
-  ...['spark', 'crank', 'charge'].map((trail) => ({
+  ...TRAILS.map((trail) => ({
     files: [`core/src/trails/${trail}/**/*.ts`],
     ignores: ['core/src/**/*.test.ts'],
     rules: {
       ...never(
-        `^(node:|react|express|sequelize|sqlite3|@pondu/)|/(server|web)/|/(${['spark', 'crank', 'charge'].filter((t) => t !== trail).join('|')})/`,
+        `^(node:|react|express|sequelize|sqlite3|@pondu/)|/(server|web)/|/(${TRAILS.filter((t) => t !== trail).join('|')})/`,
         'A trail imports no other trail.',
       ),
     },
@@ -73,7 +76,7 @@ export default tseslint.config(
   {
     files: ['core/src/trails/shared/**/*.ts', 'core/src/machine/**/*.ts', 'core/src/engine/**/*.ts'],
     ignores: ['core/src/**/*.test.ts'],
-    rules: never('^(node:|react|express|@pondu/)|/(spark|crank|charge)/', 'What trails share knows no single trail.'),
+    rules: never(`^(node:|react|express|@pondu/)|/(${TRAILS.join('|')})/`, 'What trails share knows no single trail.'),
   },
   { files: ['server/**/*.ts'], rules: never('^react|/web/', 'server imports only core.') },
   {

@@ -4,3 +4,4 @@ import './demo/points.ts';
 import './demo/crankAndCharge.ts';
 import './demo/fuel.ts';
 import './demo/timing.ts';
+import './demo/stop.ts';

@@ -26,7 +26,7 @@ export interface Running {
 
 /** Fires or not on each cylinder, from the voltage that is there against the voltage that is asked. */
 export function howItRuns(scene: Scene, state: MachineState): Running {
-  const timed = firesInTime(scene) * burns(scene.see('richness', state), state);
+  const timed = firesInTime(scene) * burns(scene.see('richness', state), state) * (1 - scene.see('fuelCut', state));
   const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
     const spark = sparkWords(scene.spark('plug', state, i + 1));
     return { none: 1 - (1 - spark.none) * timed, weak: spark.weak };

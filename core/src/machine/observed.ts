@@ -48,6 +48,9 @@ export interface Observables {
   pulls: { at: undefined; value: number };
   /** Minutes until it stalls for want of fuel, driven as usual, Infinity where it never does; chance that it goes again after a rest. */
   stall: { at: undefined; value: { readonly minutes: number; readonly again: number } };
+  /** Chance that what stops the engine holds its fuel back though it is told to run; that it stops it when told so. */
+  fuelCut: { at: undefined; value: number };
+  stops: { at: undefined; value: number };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
   rpm: { at: undefined; value: number };
 }
@@ -82,6 +85,8 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   richness: () => 1,
   floods: () => 0,
   pulls: () => 3,
+  fuelCut: () => 0,
+  stops: () => 1,
   stall: () => ({ minutes: Infinity, again: 1 }),
   positions: () => ({}),
   cranking: (scene, state) => wordShares(scene.see('turns', state)),

@@ -11,6 +11,7 @@ export interface Fit extends Omit<FitOut, 'trails'>, SparkOptions {
   readonly spark?: KindOf<'spark'>;
   readonly crank?: CrankOptions & { readonly kind: KindOf<'crank'> };
   readonly fuel?: FuelOptions & { readonly kind: KindOf<'fuel'> };
+  readonly stop?: { readonly kind: KindOf<'stop'> };
   readonly timing?: { readonly kind: KindOf<'timing'> };
   readonly charge?: ChargeOptions & { readonly kind: KindOf<'charge'> };
 }
@@ -21,7 +22,7 @@ const LITRES_EACH = 0.42;
 export function fitOf({ trails, ...whole }: FitOut): Fit {
   const found = <T extends TrailId>(trail: T) => trails.find((t): t is TrailFit & { trail: T } => t.trail === trail);
   const [spark, crank, charge] = [found('spark'), found('crank'), found('charge')];
-  const [fuel, timing] = [found('fuel'), found('timing')];
+  const [fuel, timing, stop] = [found('fuel'), found('timing'), found('stop')];
   return {
     ballast: 'none',
     fused: false,
@@ -30,6 +31,7 @@ export function fitOf({ trails, ...whole }: FitOut): Fit {
     ...spark?.options,
     ...(spark ? { spark: spark.kind } : {}),
     ...(crank ? { crank: { ...crank.options, kind: crank.kind } } : {}),
+    ...(stop ? { stop: { kind: stop.kind } } : {}),
     ...(timing ? { timing: { kind: timing.kind } } : {}),
     ...(fuel ? { fuel: { ...fuel.options, kind: fuel.kind } } : {}),
     ...(charge ? { charge: { ...charge.options, kind: charge.kind } } : {}),

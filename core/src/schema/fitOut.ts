@@ -28,6 +28,9 @@ export const FUEL_KINDS = ['gravity', 'mechanical', 'electric', 'pulse', 'bulb']
 /** What moves the spark's moment with speed and load, on a distributor. */
 export const TIMING_KINDS = ['by-hand', 'weights', 'weights-vacuum', 'map'] as const;
 
+/** What stops a diesel; what is fired by a spark is stopped on its spark trail. */
+export const STOP_KINDS = ['vacuum', 'cut-to-run', 'cut-to-stop', 'cable'] as const;
+
 /** Where something may have been put in; after the switch unless said. Behind the coil: where one coil has one wire on. */
 export const ADDED_PLACES = ['before the switch', 'after the switch', 'after the coil'] as const;
 export const placesOn = (kind: string): readonly (typeof ADDED_PLACES)[number][] =>
@@ -100,6 +103,7 @@ export const trailFitSchema = z.discriminatedUnion('trail', [
   z.object({ trail: z.literal('crank'), kind: z.enum(CRANK_KINDS), options: crankOptions }),
   z.object({ trail: z.literal('charge'), kind: z.enum(CHARGE_KINDS), options: chargeOptions }),
   z.object({ trail: z.literal('fuel'), kind: z.enum(FUEL_KINDS), options: fuelOptions }),
+  z.object({ trail: z.literal('stop'), kind: z.enum(STOP_KINDS), options: z.object({}).default({}) }),
   z.object({ trail: z.literal('timing'), kind: z.enum(TIMING_KINDS), options: z.object({}).default({}) }),
 ]);
 export type TrailFit = z.infer<typeof trailFitSchema>;

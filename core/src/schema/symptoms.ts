@@ -20,6 +20,7 @@ export const SYMPTOMS = [
   'no-idle',
   'kicks-back',
   'knocks',
+  'will-not-stop',
 ] as const;
 export type SymptomId = (typeof SYMPTOMS)[number];
 

@@ -3,6 +3,8 @@ import { CHARGE_CAUSES } from './charge/causes.ts';
 import { CRANK_CAUSES } from './crank/causes.ts';
 import { FUEL_CAUSES } from './fuel/causes.ts';
 import { SHARED_CAUSES } from './shared/causes.ts';
+import { STOP_CAUSES } from './stop/causes.ts';
+import { TIMING_CAUSES } from './timing/causes.ts';
 import { SPARK_CAUSES } from './spark/causes/index.ts';
 
 /** What may lie behind a fault, of every trail: a part of one may have been hurt by another. */
@@ -12,4 +14,6 @@ export const CAUSES: readonly Failing[] = [
   ...CRANK_CAUSES,
   ...CHARGE_CAUSES,
   ...FUEL_CAUSES,
+  ...TIMING_CAUSES,
+  ...STOP_CAUSES,
 ];

@@ -4,6 +4,7 @@ import type { Machine } from '../machine/machine.ts';
 import { CHARGE_CHECKS } from './charge/checks/index.ts';
 import { CRANK_CHECKS } from './crank/checks/index.ts';
 import { FUEL_CHECKS } from './fuel/checks/index.ts';
+import { STOP_CHECKS } from './stop/checks/index.ts';
 import { TIMING_CHECKS } from './timing/checks/index.ts';
 import { SPARK_CHECKS } from './spark/checks/index.ts';
 
@@ -15,6 +16,7 @@ const MAKERS: readonly CheckMaker[] = [
   ...CHARGE_CHECKS,
   ...FUEL_CHECKS,
   ...TIMING_CHECKS,
+  ...STOP_CHECKS,
 ];
 
 /** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */

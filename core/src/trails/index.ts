@@ -6,6 +6,7 @@ import type { FitOut } from '../schema/fitOut.ts';
 import { CHARGE_TRAILS } from './charge/kinds/index.ts';
 import { CRANK_TRAILS } from './crank/kinds/index.ts';
 import { FUEL_TRAILS } from './fuel/kinds/index.ts';
+import { STOP_TRAILS } from './stop/kinds/index.ts';
 import { TIMING_TRAILS } from './timing/kinds/index.ts';
 import { SPARK_TRAILS } from './spark/kinds/index.ts';
 
@@ -16,6 +17,7 @@ export const TRAIL_KINDS: readonly TrailKind[] = [
   ...CHARGE_TRAILS,
   ...FUEL_TRAILS,
   ...TIMING_TRAILS,
+  ...STOP_TRAILS,
 ];
 
 /** Throws on a kind that is not registered; the schema has refused it before. */
@@ -26,7 +28,7 @@ function kindOf(trail: string, kind: string): TrailKind {
 }
 
 /** Order in which trails are built: what comes later finds in place what the earlier ones share. */
-const ORDER = ['spark', 'crank', 'charge', 'fuel', 'timing'];
+const ORDER = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop'];
 
 /** The machine of a fit-out, every trail of it on one site. */
 export function buildMachine(fitOut: FitOut): Machine {

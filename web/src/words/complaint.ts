@@ -20,6 +20,7 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'no-idle', label: 'Will not idle', help: 'Runs with the throttle open, stops when it is shut.' },
   { value: 'kicks-back', label: 'Kicks back', help: 'Thrown back as the starter turns it.' },
   { value: 'knocks', label: 'Knocks', help: 'Pings or knocks as it pulls.' },
+  { value: 'will-not-stop', label: 'Will not stop', help: 'Told to stop, it goes on.' },
   { value: 'flat-overnight', label: 'Flat overnight', help: 'Left well, found flat.' },
 ];
 export const PATTERNS: readonly { value: Complaint['pattern']; label: string; help: string }[] = [

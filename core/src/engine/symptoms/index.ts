@@ -7,6 +7,7 @@ import { hardStart } from './hardStart.ts';
 import { kicksBack, knocks } from './timed.ts';
 import { misses } from './misses.ts';
 import { noFire } from './noFire.ts';
+import { willNotStop } from './stopped.ts';
 import type { Symptom } from './symptom.ts';
 
 /** The one place that lists what is complained of. */
@@ -26,6 +27,7 @@ const ALL: readonly Symptom[] = [
   noIdle,
   kicksBack,
   knocks,
+  willNotStop,
 ];
 const BY_ID = new Map(ALL.map((s) => [s.id, s]));
 

@@ -1,17 +1,17 @@
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import { Choice } from '../../ui/Choice.tsx';
-import { ENRICHING, FUEL, TIMING, YES_NO } from './fitOutWords.ts';
+import { ENRICHING, FUEL, STOP, TIMING, YES_NO } from './fitOutWords.ts';
 import { turnsItsSpark } from './formFit.ts';
 import type { ReadMachine, TypedMachine } from './machineSchema.ts';
 
 const NUMBERS = ['1', '2', '3', '4'].map((n) => ({ value: n, label: n }));
 
-/** What brings the fuel, and what moves the spark's moment, by what one sees; nothing said, nothing traced there. */
+/** What brings the fuel or stops it, and what moves the spark's moment, by what one sees; nothing said, nothing traced there. */
 export function FuelTimingFields({ control }: { control: Control<TypedMachine, unknown, ReadMachine> }) {
   const kind = useWatch({ control, name: 'fitOut.fuel' }) ?? '';
   const [sparks, layout] = useWatch({ control, name: ['fitOut.sparks', 'fitOut.layout'] });
   const choice = <V extends string>(
-    name: `fitOut.${'fuel' | 'timing' | 'carburettors' | 'sealed' | 'enriching'}`,
+    name: `fitOut.${'fuel' | 'timing' | 'stop' | 'carburettors' | 'sealed' | 'enriching'}`,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
   ) => (
@@ -25,9 +25,10 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
   );
   return (
     <fieldset className="grid gap-4 border-t border-rule pt-3">
-      <legend className="tag">Fuel and timing</legend>
-      {choice('fitOut.fuel', 'Fuel', FUEL)}
-      {kind !== '' && (
+      <legend className="tag">{sparks === 'true' ? 'Fuel and timing' : 'Stopping it'}</legend>
+      {sparks === 'true' && choice('fitOut.fuel', 'Fuel', FUEL)}
+      {sparks === 'false' && choice('fitOut.stop', 'What stops it', STOP)}
+      {sparks === 'true' && kind !== '' && (
         <>
           {choice('fitOut.carburettors', 'Carburettors', NUMBERS)}
           {choice('fitOut.enriching', 'What makes it rich for a cold start', ENRICHING)}

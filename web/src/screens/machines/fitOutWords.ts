@@ -89,6 +89,13 @@ export const TIMING: readonly Option<'' | KindOf<'timing'>>[] = [
   { value: 'weights-vacuum', label: 'By weights and a pod', help: 'a hose to the carburettor' },
   { value: 'map', label: 'By a computer', help: 'no weights, sensors instead' },
 ];
+export const STOP: readonly Option<'' | KindOf<'stop'>>[] = [
+  { value: '', label: 'Not told', help: 'nothing is traced there' },
+  { value: 'vacuum', label: 'Vacuum', help: 'a hose to a can on the injection pump' },
+  { value: 'cut-to-run', label: 'A solenoid, fed to run', help: 'it clicks as the key goes on' },
+  { value: 'cut-to-stop', label: 'A solenoid, fed to stop', help: 'it clicks as the key goes off' },
+  { value: 'cable', label: 'A cable', help: 'a knob that is pulled' },
+];
 export const ENRICHING: readonly Option<'choke' | 'enricher'>[] = [
   { value: 'choke', label: 'A choke plate', help: 'shuts the throat' },
   { value: 'enricher', label: 'An enricher', help: 'a plunger lets more fuel in' },
@@ -140,6 +147,13 @@ export const TIMING_WORDS: Readonly<Record<KindOf<'timing'>, string>> = {
   map: 'advance by a map',
 };
 
+export const STOP_WORDS: Readonly<Record<KindOf<'stop'>, string>> = {
+  vacuum: 'stopped by vacuum',
+  'cut-to-run': 'stop solenoid, fed to run',
+  'cut-to-stop': 'stop solenoid, fed to stop',
+  cable: 'stopped by a cable',
+};
+
 /** What a kind of ignition has no use for is not said of it. */
 function sparkWords(f: Fit, layout: FitOutOne['layout']): string[] {
   const { supply, ballast } = asks(layout);
@@ -172,6 +186,7 @@ export function fitOutWords(fitOut: FitOut): string {
     ...(f.charge ? [CHARGE_WORDS[f.charge.kind]] : []),
     ...(f.fuel ? [FUEL_WORDS[f.fuel.kind]] : []),
     ...(f.timing ? [TIMING_WORDS[f.timing.kind]] : []),
+    ...(f.stop ? [STOP_WORDS[f.stop.kind]] : []),
     ...(f.marine ? ['marine'] : []),
   ].join(', ');
 }

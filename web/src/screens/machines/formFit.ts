@@ -6,6 +6,7 @@ import {
   fitOf,
   fitOutShape,
   SPARK_KINDS,
+  STOP_KINDS,
   TIMING_KINDS,
   sparkOptions,
   type FitOut,
@@ -48,6 +49,7 @@ const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
   // A draft from before these were asked has none of them.
   fuel: maybe(FUEL_KINDS).default(''),
   timing: maybe(TIMING_KINDS).default(''),
+  stop: maybe(STOP_KINDS).default(''),
   carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
   sealed: z
     .enum(['true', 'false'])
@@ -69,7 +71,14 @@ export const formFit = fields.transform((f): FitOut => {
   return {
     ...{ volts, earth, cylinders, marine, compressionRatio },
     ...(litres === undefined ? {} : { litres }),
-    trails: [...sparkTrail(f), ...crankTrail(f), ...chargeTrail(f), ...fuelTrail(f), ...timingTrail(f)],
+    trails: [
+      ...sparkTrail(f),
+      ...crankTrail(f),
+      ...chargeTrail(f),
+      ...fuelTrail(f),
+      ...timingTrail(f),
+      ...stopTrail(f),
+    ],
   };
 });
 export type TypedFit = z.input<typeof formFit>;
@@ -107,8 +116,8 @@ function chargeTrail({ charge, field, wave, control, tells, loads }: Flat): Trai
   ];
 }
 
-function fuelTrail({ fuel, carburettors, sealed, enriching }: Flat): TrailFit[] {
-  return fuel === '' ? [] : [{ trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching } }];
+function fuelTrail({ sparks, fuel, carburettors, sealed, enriching }: Flat): TrailFit[] {
+  return fuel === '' || !sparks ? [] : [{ trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching } }];
 }
 
 /** A spark whose moment is turned by a distributor: the others have it in their flywheel or pack. */
@@ -116,6 +125,10 @@ export const turnsItsSpark = (layout: TypedFit['layout']): boolean =>
   layout === 'battery-points' || layout === 'electronic' || layout === 'conversion';
 function timingTrail({ sparks, layout, timing }: Flat): TrailFit[] {
   return timing !== '' && sparks && turnsItsSpark(layout) ? [{ trail: 'timing', kind: timing, options: {} }] : [];
+}
+
+function stopTrail({ sparks, stop }: Flat): TrailFit[] {
+  return stop !== '' && !sparks ? [{ trail: 'stop', kind: stop, options: {} }] : [];
 }
 
 /** What the form asks of a kind of charging. */
@@ -128,7 +141,7 @@ export const chargeAsks = (kind: TypedFit['charge']) => ({
 
 /** A fit-out laid out for the form. */
 export function typedFit(fitOut: FitOut): TypedFit {
-  const { crank, charge, spark, fuel, timing, ...f } = fitOf(fitOut);
+  const { crank, charge, spark, fuel, timing, stop, ...f } = fitOf(fitOut);
   return {
     volts: `${f.volts}`,
     earth: f.earth,
@@ -155,6 +168,7 @@ export function typedFit(fitOut: FitOut): TypedFit {
     tells: charge?.tells ?? 'lamp',
     fuel: fuel?.kind ?? '',
     timing: timing?.kind ?? '',
+    stop: stop?.kind ?? '',
     carburettors: `${fuel?.carburettors ?? 1}` as TypedFit['carburettors'],
     sealed: fuel?.sealed ? 'true' : 'false',
     enriching: fuel?.enriching ?? 'choke',

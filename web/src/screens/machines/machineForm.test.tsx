@@ -132,8 +132,10 @@ describe('a machine by what one sees', () => {
     );
     expect(screen.queryByText('What is under the cap?')).toBeNull();
     expect(screen.queryByText('What feeds the coil')).toBeNull();
+    expect(screen.queryByText('Carburettors')).toBeNull();
+    await pick(/^Vacuum/);
     await save();
-    expect(sent[0]!.fitOut.trails).toEqual(fitOut.trails);
+    expect(sent[0]!.fitOut.trails).toEqual([...fitOut.trails, { trail: 'stop', kind: 'vacuum', options: {} }]);
   });
   it('takes what an earlier owner added, in its order, and wants a name for it', async () => {
     await form();

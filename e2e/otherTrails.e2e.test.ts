@@ -83,3 +83,17 @@ describe('the timing trail', () => {
     expect(faults).toEqual([]);
   });
 });
+
+describe('the stop trail', () => {
+  it('a diesel that will not stop: the gauge goes along its line to an actuator that is torn', async () => {
+    const { page, faults } = await openWindow(browser);
+    await go(page, '/jobs/tender-1/trace');
+    await page.waitForSelector('ol[aria-label="Trail"]');
+    expect(await openTab(page)).toContain('Stop');
+    expect(await traceToVerdict(page, new Player('tender', ['stop-actuator.leaks'], 41))).toBe(
+      'Enough: renew the stop actuator on the pump',
+    );
+    expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+});

@@ -1,0 +1,65 @@
+import { leakDown } from '../../fluids/index.ts';
+import type { MachineParams } from '../../machine/known.ts';
+import type { Offers } from '../../machine/observed.ts';
+import { logistic } from '../../random/lcg.ts';
+import { ACTUATOR, CABLE, FEED, LINE, RACK, RESERVOIR, SOLENOID, SOURCE, VALVE } from './ids.ts';
+
+/** Free area of a thin vacuum hose's fittings, square metres: what a leak works against. */
+const SUPPLY = 1.8e-6;
+
+/**
+ * Vacuum that a source keeps up behind so much hose against so much of a hole: two sharp holes in a row share the
+ * pressure as the squares of their areas (REFERENCE, fuel). Pascal below the air outside.
+ */
+export const keptUp = (source: number, hole: number, supply = SUPPLY): number => source / (1 + (hole / supply) ** 2);
+
+/** At the source, behind the switch valve, at the actuator; told to stop, or to run. Pascal below the air outside. */
+export function vacuumAt(p: MachineParams, told: 'stop' | 'run') {
+  const source = keptUp(p[SOURCE]!['pascals']!, p[RESERVOIR]!['leakSquareMetres']!);
+  const passes = told === 'stop' ? 1 - p[VALVE]!['stuckShut']! : p[VALVE]!['staysOpen']!;
+  const valve = source * passes;
+  return { source, valve, actuator: keptUp(valve, p[LINE]!['leakSquareMetres']! + p[ACTUATOR]!['leakSquareMetres']!) };
+}
+
+/** The actuator has drawn the rack to stop from so much on. */
+const DRAWS_FROM = 28e3;
+/** Chamber and hose of an actuator, cubic metres; what rubber lets through, pascal for each kilogram a second. */
+const CHAMBER = 160e-6;
+const SEEPS = 4.5e13;
+
+/** Share of its vacuum that an actuator still has a minute after it was shut off, by the line's own transient. */
+export function heldAfterMinute(holeSquareMetres: number): number {
+  const vacuumPascals = 60e3;
+  const [after] = leakDown(
+    { cubicMetres: CHAMBER, kelvin: 293, vacuumPascals, holeSquareMetres, seepOhms: SEEPS },
+    [60],
+  );
+  return after! / vacuumPascals;
+}
+
+/** Chance that the rack stands at stop, told so or told to run. */
+export function rackAtStop(p: MachineParams, told: 'stop' | 'run'): number {
+  const free = 1 - p[RACK]!['stuckOpen']!;
+  const shut = p[RACK]!['stuckShut']!;
+  return Math.max(shut, free * drawn(p, told));
+}
+function drawn(p: MachineParams, told: 'stop' | 'run'): number {
+  if (p[CABLE]) return told === 'stop' ? p[CABLE]['pulls']! : p[CABLE]['stays']!;
+  if (p[SOLENOID]) {
+    const toRun = p[SOLENOID]['toRun']! > 0.5;
+    const feed = p[FEED]!;
+    const wanted = told === 'run' ? toRun : !toRun;
+    const live = wanted ? feed['carries']! : feed['staysLive']!;
+    const pulls = live * p[SOLENOID]['coil']!;
+    const acts = p[SOLENOID]['stuck']! > 0.5 ? 0 : pulls;
+    // One that is energised to run lets the rack go to stop when it does not act; stuck, it stays as it ran.
+    if (!toRun) return acts;
+    return p[SOLENOID]['stuck']! > 0.5 ? 0 : 1 - pulls;
+  }
+  return logistic((vacuumAt(p, told).actuator - DRAWS_FROM) / 2500);
+}
+
+export const stopOffers: Offers = {
+  fuelCut: (scene) => rackAtStop(scene.params, 'run'),
+  stops: (scene) => rackAtStop(scene.params, 'stop'),
+};
