@@ -24,6 +24,7 @@ const coupe = machineBodySchema.parse({
       charge('alternator', { tells: 'lamp', loads: [{ label: 'Headlamps', watts: 110 }] }),
       { trail: 'fuel', kind: 'mechanical', options: { carburettors: 2, enriching: 'choke' } },
       { trail: 'timing', kind: 'weights-vacuum', options: {} },
+      { trail: 'air', kind: 'throttled', options: {} },
     ],
   },
 });
@@ -37,5 +38,12 @@ const coupe = machineBodySchema.parse({
   );
   const story = new Story('coupe-1', coupe, c, ['timing-weights.seized'], 29, '2026-11-25T10:10:00Z');
   story.read('fuel-level');
-  write('coupe', 'doctors-coupe', coupe, [job('coupe-1', c, 'trace', '2026-11-25T10:00:00Z', story)]);
+
+  // Later the same week: a joint that draws air, and a clamp that was left loose.
+  const second = complaint('idle-wrong', 'constant', 'Hunts at the lights, up and down.', 'since yesterday', 'weights freed');
+  const hunts = new Story('coupe-2', coupe, second, ['air-gasket.leaks', 'timing-body.late'], 33, '2026-11-26T08:10:00Z');
+  write('coupe', 'doctors-coupe', coupe, [
+    job('coupe-1', c, 'trace', '2026-11-25T10:00:00Z', story),
+    job('coupe-2', second, 'look', '2026-11-26T08:00:00Z', hunts),
+  ]);
 }

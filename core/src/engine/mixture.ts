@@ -15,6 +15,8 @@ export function burns(richness: number, state: Pick<MachineState, 'key'>): numbe
 
 /** Under this share of what full load drinks, it is felt on a hill. */
 const FELT_UNDER = 0.9;
+/** Share of full load's air under which it is felt. */
+const BREATHES_FROM = 0.8;
 /** Degrees by which a spark may be late, fast, before its strength goes. */
 const LATE_FROM = 9;
 const inItsMoment = (scene: Scene): number =>
@@ -23,7 +25,8 @@ const inItsMoment = (scene: Scene): number =>
 /** Chance that it pulls as it should, as far as mixture and moment go. */
 export function pullsWell(scene: Scene): number {
   const arrives = logistic((scene.see('pulls', FAST) - FELT_UNDER) / 0.05);
-  return arrives * burns(scene.see('richness', FAST), FAST) * inItsMoment(scene);
+  const breathes = logistic((scene.see('breathes', FAST) - BREATHES_FROM) / 0.05);
+  return arrives * breathes * burns(scene.see('richness', FAST), FAST) * inItsMoment(scene);
 }
 
 /** Whoever drives it comes back on foot when it stalls within so many minutes. */

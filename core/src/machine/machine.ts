@@ -64,11 +64,19 @@ export function assemble(fit: Fit, trails: readonly Trail[]): Machine {
 /** The first trail that offers an observable is the one that is asked. */
 function offersOf(trails: readonly Trail[]): Offers {
   const first = trails.reduceRight<Offers>((offers, trail) => ({ ...offers, ...trail.offers }), {});
-  const all = trails.flatMap((t) => t.offers.degreesOff ?? []);
-  // What turns the magnets and what turns the distributor shift the same spark: they add.
-  return all.length > 1
-    ? { ...first, degreesOff: (scene, state, at) => all.reduce((sum, of) => sum + of(scene, state, at), 0) }
-    : first;
+  const of = <K extends 'degreesOff' | 'richness'>(key: K) => trails.flatMap((t) => t.offers[key] ?? []);
+  const [shifts, mixes] = [of('degreesOff'), of('richness')];
+  return {
+    ...first,
+    // What turns the magnets and what turns the distributor shift the same spark: they add.
+    ...(shifts.length > 1
+      ? { degreesOff: (scene, state, at) => shifts.reduce((sum, tell) => sum + tell(scene, state, at), 0) }
+      : {}),
+    // Fuel that is missing and air that is too much weaken the same mixture: they multiply.
+    ...(mixes.length > 1
+      ? { richness: (scene, state, at) => mixes.reduce((product, tell) => product * tell(scene, state, at), 1) }
+      : {}),
+  };
 }
 
 const fireless: Machine['firing'] = () => {

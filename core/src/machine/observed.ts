@@ -51,6 +51,9 @@ export interface Observables {
   /** Chance that what stops the engine holds its fuel back though it is told to run; that it stops it when told so. */
   fuelCut: { at: undefined; value: number };
   stops: { at: undefined; value: number };
+  /** Manifold pressure, pascal absolute, and speed of an idling engine; share of full load's air that gets through. */
+  idles: { at: undefined; value: { readonly pascals: number; readonly rpm: number } };
+  breathes: { at: undefined; value: number };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
   rpm: { at: undefined; value: number };
 }
@@ -85,6 +88,8 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   richness: () => 1,
   floods: () => 0,
   pulls: () => 3,
+  idles: ({ machine: { fit } }) => ({ pascals: 40e3, rpm: fit.cylinders <= 2 ? 1200 : 850 }),
+  breathes: () => 1,
   fuelCut: () => 0,
   stops: () => 1,
   stall: () => ({ minutes: Infinity, again: 1 }),

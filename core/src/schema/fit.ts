@@ -11,6 +11,7 @@ export interface Fit extends Omit<FitOut, 'trails'>, SparkOptions {
   readonly spark?: KindOf<'spark'>;
   readonly crank?: CrankOptions & { readonly kind: KindOf<'crank'> };
   readonly fuel?: FuelOptions & { readonly kind: KindOf<'fuel'> };
+  readonly air?: { readonly kind: KindOf<'air'> };
   readonly stop?: { readonly kind: KindOf<'stop'> };
   readonly timing?: { readonly kind: KindOf<'timing'> };
   readonly charge?: ChargeOptions & { readonly kind: KindOf<'charge'> };
@@ -22,7 +23,7 @@ const LITRES_EACH = 0.42;
 export function fitOf({ trails, ...whole }: FitOut): Fit {
   const found = <T extends TrailId>(trail: T) => trails.find((t): t is TrailFit & { trail: T } => t.trail === trail);
   const [spark, crank, charge] = [found('spark'), found('crank'), found('charge')];
-  const [fuel, timing, stop] = [found('fuel'), found('timing'), found('stop')];
+  const [fuel, timing, stop, air] = [found('fuel'), found('timing'), found('stop'), found('air')];
   return {
     ballast: 'none',
     fused: false,
@@ -31,6 +32,7 @@ export function fitOf({ trails, ...whole }: FitOut): Fit {
     ...spark?.options,
     ...(spark ? { spark: spark.kind } : {}),
     ...(crank ? { crank: { ...crank.options, kind: crank.kind } } : {}),
+    ...(air ? { air: { kind: air.kind } } : {}),
     ...(stop ? { stop: { kind: stop.kind } } : {}),
     ...(timing ? { timing: { kind: timing.kind } } : {}),
     ...(fuel ? { fuel: { ...fuel.options, kind: fuel.kind } } : {}),

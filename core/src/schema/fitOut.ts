@@ -28,6 +28,9 @@ export const FUEL_KINDS = ['gravity', 'mechanical', 'electric', 'pulse', 'bulb']
 /** What moves the spark's moment with speed and load, on a distributor. */
 export const TIMING_KINDS = ['by-hand', 'weights', 'weights-vacuum', 'map'] as const;
 
+/** What lets a petrol engine breathe and idle. */
+export const AIR_KINDS = ['throttled'] as const;
+
 /** What stops a diesel; what is fired by a spark is stopped on its spark trail. */
 export const STOP_KINDS = ['vacuum', 'cut-to-run', 'cut-to-stop', 'cable'] as const;
 
@@ -103,6 +106,7 @@ export const trailFitSchema = z.discriminatedUnion('trail', [
   z.object({ trail: z.literal('crank'), kind: z.enum(CRANK_KINDS), options: crankOptions }),
   z.object({ trail: z.literal('charge'), kind: z.enum(CHARGE_KINDS), options: chargeOptions }),
   z.object({ trail: z.literal('fuel'), kind: z.enum(FUEL_KINDS), options: fuelOptions }),
+  z.object({ trail: z.literal('air'), kind: z.enum(AIR_KINDS), options: z.object({}).default({}) }),
   z.object({ trail: z.literal('stop'), kind: z.enum(STOP_KINDS), options: z.object({}).default({}) }),
   z.object({ trail: z.literal('timing'), kind: z.enum(TIMING_KINDS), options: z.object({}).default({}) }),
 ]);

@@ -21,6 +21,7 @@ export const SYMPTOMS = [
   'kicks-back',
   'knocks',
   'will-not-stop',
+  'idle-wrong',
 ] as const;
 export type SymptomId = (typeof SYMPTOMS)[number];
 

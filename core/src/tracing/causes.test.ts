@@ -2,7 +2,10 @@ import { describe, expect, it } from 'vitest';
 import type { JobEvent } from '../schema/job.ts';
 import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
+import { BREATHING } from '../__tests__/breathingMachines.ts';
 import { CHARGED } from '../__tests__/chargeMachines.ts';
+import { STOPPED } from '../__tests__/stoppedMachines.ts';
+import { TIMED } from '../__tests__/timedMachines.ts';
 import { FUELLED } from '../__tests__/fuelMachines.ts';
 import { CRANKED } from '../__tests__/crankMachines.ts';
 import { names, type FailsSo } from '../machine/cause.ts';
@@ -54,6 +57,9 @@ it('the causes name only ways of failing that exist', () => {
     ...Object.values(CRANKED),
     ...Object.values(CHARGED),
     ...Object.values(FUELLED),
+    ...Object.values(TIMED),
+    ...Object.values(BREATHING),
+    ...Object.values(STOPPED),
   ].flatMap((m) => buildModel(m, house).faults);
   const exists = ({ kind, modes, part }: FailsSo) =>
     modes.every((m) =>

@@ -1,4 +1,5 @@
 import type { Failing } from '../machine/cause.ts';
+import { AIR_CAUSES } from './air/causes.ts';
 import { CHARGE_CAUSES } from './charge/causes.ts';
 import { CRANK_CAUSES } from './crank/causes.ts';
 import { FUEL_CAUSES } from './fuel/causes.ts';
@@ -16,4 +17,5 @@ export const CAUSES: readonly Failing[] = [
   ...FUEL_CAUSES,
   ...TIMING_CAUSES,
   ...STOP_CAUSES,
+  ...AIR_CAUSES,
 ];

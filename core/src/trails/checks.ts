@@ -1,6 +1,7 @@
 import { tryIt } from '../engine/tryIt.ts';
 import { hasHeldPoints, type Check, type CheckMaker } from '../machine/check.ts';
 import type { Machine } from '../machine/machine.ts';
+import { AIR_CHECKS } from './air/checks/index.ts';
 import { CHARGE_CHECKS } from './charge/checks/index.ts';
 import { CRANK_CHECKS } from './crank/checks/index.ts';
 import { FUEL_CHECKS } from './fuel/checks/index.ts';
@@ -17,6 +18,7 @@ const MAKERS: readonly CheckMaker[] = [
   ...FUEL_CHECKS,
   ...TIMING_CHECKS,
   ...STOP_CHECKS,
+  ...AIR_CHECKS,
 ];
 
 /** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */

@@ -3,6 +3,7 @@ import { assemble, type Machine } from '../machine/machine.ts';
 import { Site } from '../machine/site.ts';
 import type { TrailKind } from '../machine/trail.ts';
 import type { FitOut } from '../schema/fitOut.ts';
+import { AIR_TRAILS } from './air/kinds/index.ts';
 import { CHARGE_TRAILS } from './charge/kinds/index.ts';
 import { CRANK_TRAILS } from './crank/kinds/index.ts';
 import { FUEL_TRAILS } from './fuel/kinds/index.ts';
@@ -18,6 +19,7 @@ export const TRAIL_KINDS: readonly TrailKind[] = [
   ...FUEL_TRAILS,
   ...TIMING_TRAILS,
   ...STOP_TRAILS,
+  ...AIR_TRAILS,
 ];
 
 /** Throws on a kind that is not registered; the schema has refused it before. */
@@ -28,7 +30,7 @@ function kindOf(trail: string, kind: string): TrailKind {
 }
 
 /** Order in which trails are built: what comes later finds in place what the earlier ones share. */
-const ORDER = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop'];
+const ORDER = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop', 'air'];
 
 /** The machine of a fit-out, every trail of it on one site. */
 export function buildMachine(fitOut: FitOut): Machine {

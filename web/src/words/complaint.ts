@@ -18,6 +18,7 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'stalls', label: 'Stalls after minutes', help: 'Goes again when it has stood.' },
   { value: 'no-pull', label: 'No pull', help: 'Idles, and has no strength on the hill.' },
   { value: 'no-idle', label: 'Will not idle', help: 'Runs with the throttle open, stops when it is shut.' },
+  { value: 'idle-wrong', label: 'Idles wrong', help: 'Too fast, too slowly, or it hunts.' },
   { value: 'kicks-back', label: 'Kicks back', help: 'Thrown back as the starter turns it.' },
   { value: 'knocks', label: 'Knocks', help: 'Pings or knocks as it pulls.' },
   { value: 'will-not-stop', label: 'Will not stop', help: 'Told to stop, it goes on.' },

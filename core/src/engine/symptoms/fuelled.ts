@@ -1,8 +1,12 @@
 import { logistic } from '../../random/lcg.ts';
 import { FAST, IDLE } from '../../machine/state.ts';
+import { idleRpm } from '../manifold.ts';
+import { idlesWrong } from '../idle.ts';
 import { burns, pullsWell, stallsAndGoes } from '../mixture.ts';
 import type { Symptom } from './symptom.ts';
 
+/** Under this share of its idle it does not keep turning. */
+const STALLS_UNDER = 0.55;
 /** Smells of fuel, drips from the carburettor, black smoke; wet plugs. */
 export const floods: Symptom = {
   id: 'floods',
@@ -30,12 +34,20 @@ export const noPull: Symptom = {
   elsewhere: { fuel: 0.3, air: 0.25, timing: 0.3, compression: 0.25, spark: 0.08 },
 };
 
+/** Idles too fast, too slowly, or hunts. */
+export const idleWrong: Symptom = {
+  id: 'idle-wrong',
+  likelihood: (scene) => 0.004 + 0.85 * idlesWrong(scene),
+  elsewhere: { air: 0.45, fuel: 0.2, timing: 0.12, compression: 0.05, spark: 0.03 },
+};
+
 /** Runs with the throttle open, stops as soon as it is shut. */
 export const noIdle: Symptom = {
   id: 'no-idle',
   likelihood: (scene) => {
     const fast = burns(scene.see('richness', FAST), FAST);
-    return 0.004 + 0.85 * fast * (1 - burns(scene.see('richness', IDLE), IDLE));
+    const stalls = logistic((STALLS_UNDER - scene.see('idles', IDLE).rpm / idleRpm(scene.machine.fit)) / 0.05);
+    return 0.004 + 0.85 * fast * Math.max(stalls, 1 - burns(scene.see('richness', IDLE), IDLE));
   },
   elsewhere: { fuel: 0.35, air: 0.4, timing: 0.08, compression: 0.08, spark: 0.04 },
 };

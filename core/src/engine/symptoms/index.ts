@@ -2,7 +2,7 @@ import type { SymptomId } from '../../schema/symptoms.ts';
 import { flatOvernight, lampWrong, noCharge, overcharge } from './charges.ts';
 import { CRANKS } from './cranks.ts';
 import { dies } from './dies.ts';
-import { floods, noIdle, noPull, stalls } from './fuelled.ts';
+import { floods, idleWrong, noIdle, noPull, stalls } from './fuelled.ts';
 import { hardStart } from './hardStart.ts';
 import { kicksBack, knocks } from './timed.ts';
 import { misses } from './misses.ts';
@@ -28,6 +28,7 @@ const ALL: readonly Symptom[] = [
   kicksBack,
   knocks,
   willNotStop,
+  idleWrong,
 ];
 const BY_ID = new Map(ALL.map((s) => [s.id, s]));
 

@@ -1,6 +1,6 @@
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import { Choice } from '../../ui/Choice.tsx';
-import { ENRICHING, FUEL, STOP, TIMING, YES_NO } from './fitOutWords.ts';
+import { AIR, ENRICHING, FUEL, STOP, TIMING, YES_NO } from './fitOutWords.ts';
 import { turnsItsSpark } from './formFit.ts';
 import type { ReadMachine, TypedMachine } from './machineSchema.ts';
 
@@ -11,7 +11,7 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
   const kind = useWatch({ control, name: 'fitOut.fuel' }) ?? '';
   const [sparks, layout] = useWatch({ control, name: ['fitOut.sparks', 'fitOut.layout'] });
   const choice = <V extends string>(
-    name: `fitOut.${'fuel' | 'timing' | 'stop' | 'carburettors' | 'sealed' | 'enriching'}`,
+    name: `fitOut.${'fuel' | 'timing' | 'air' | 'stop' | 'carburettors' | 'sealed' | 'enriching'}`,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
   ) => (
@@ -25,7 +25,7 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
   );
   return (
     <fieldset className="grid gap-4 border-t border-rule pt-3">
-      <legend className="tag">{sparks === 'true' ? 'Fuel and timing' : 'Stopping it'}</legend>
+      <legend className="tag">{sparks === 'true' ? 'Fuel, timing and air' : 'Stopping it'}</legend>
       {sparks === 'true' && choice('fitOut.fuel', 'Fuel', FUEL)}
       {sparks === 'false' && choice('fitOut.stop', 'What stops it', STOP)}
       {sparks === 'true' && kind !== '' && (
@@ -36,6 +36,7 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
         </>
       )}
       {sparks === 'true' && turnsItsSpark(layout) && choice('fitOut.timing', 'What moves the spark’s moment', TIMING)}
+      {sparks === 'true' && choice('fitOut.air', 'Air and idle', AIR)}
     </fieldset>
   );
 }

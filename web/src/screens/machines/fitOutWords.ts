@@ -96,6 +96,10 @@ export const STOP: readonly Option<'' | KindOf<'stop'>>[] = [
   { value: 'cut-to-stop', label: 'A solenoid, fed to stop', help: 'it clicks as the key goes off' },
   { value: 'cable', label: 'A cable', help: 'a knob that is pulled' },
 ];
+export const AIR: readonly Option<'' | KindOf<'air'>>[] = [
+  { value: '', label: 'Not told', help: 'nothing is traced there' },
+  { value: 'throttled', label: 'A throttle and its idle', help: 'filter, stop, mixture, joints, hoses, exhaust' },
+];
 export const ENRICHING: readonly Option<'choke' | 'enricher'>[] = [
   { value: 'choke', label: 'A choke plate', help: 'shuts the throat' },
   { value: 'enricher', label: 'An enricher', help: 'a plunger lets more fuel in' },
@@ -186,6 +190,7 @@ export function fitOutWords(fitOut: FitOut): string {
     ...(f.charge ? [CHARGE_WORDS[f.charge.kind]] : []),
     ...(f.fuel ? [FUEL_WORDS[f.fuel.kind]] : []),
     ...(f.timing ? [TIMING_WORDS[f.timing.kind]] : []),
+    ...(f.air ? ['air and idle'] : []),
     ...(f.stop ? [STOP_WORDS[f.stop.kind]] : []),
     ...(f.marine ? ['marine'] : []),
   ].join(', ');

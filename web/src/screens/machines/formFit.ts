@@ -1,4 +1,5 @@
 import {
+  AIR_KINDS,
   CHARGE_KINDS,
   chargeOptions,
   CRANK_KINDS,
@@ -50,6 +51,7 @@ const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
   fuel: maybe(FUEL_KINDS).default(''),
   timing: maybe(TIMING_KINDS).default(''),
   stop: maybe(STOP_KINDS).default(''),
+  air: maybe(AIR_KINDS).default(''),
   carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
   sealed: z
     .enum(['true', 'false'])
@@ -77,6 +79,7 @@ export const formFit = fields.transform((f): FitOut => {
       ...chargeTrail(f),
       ...fuelTrail(f),
       ...timingTrail(f),
+      ...airTrail(f),
       ...stopTrail(f),
     ],
   };
@@ -127,6 +130,9 @@ function timingTrail({ sparks, layout, timing }: Flat): TrailFit[] {
   return timing !== '' && sparks && turnsItsSpark(layout) ? [{ trail: 'timing', kind: timing, options: {} }] : [];
 }
 
+function airTrail({ sparks, air }: Flat): TrailFit[] {
+  return air !== '' && sparks ? [{ trail: 'air', kind: air, options: {} }] : [];
+}
 function stopTrail({ sparks, stop }: Flat): TrailFit[] {
   return stop !== '' && !sparks ? [{ trail: 'stop', kind: stop, options: {} }] : [];
 }
@@ -141,7 +147,7 @@ export const chargeAsks = (kind: TypedFit['charge']) => ({
 
 /** A fit-out laid out for the form. */
 export function typedFit(fitOut: FitOut): TypedFit {
-  const { crank, charge, spark, fuel, timing, stop, ...f } = fitOf(fitOut);
+  const { crank, charge, spark, fuel, timing, stop, air, ...f } = fitOf(fitOut);
   return {
     volts: `${f.volts}`,
     earth: f.earth,
@@ -169,6 +175,7 @@ export function typedFit(fitOut: FitOut): TypedFit {
     fuel: fuel?.kind ?? '',
     timing: timing?.kind ?? '',
     stop: stop?.kind ?? '',
+    air: air?.kind ?? '',
     carburettors: `${fuel?.carburettors ?? 1}` as TypedFit['carburettors'],
     sealed: fuel?.sealed ? 'true' : 'false',
     enriching: fuel?.enriching ?? 'choke',

@@ -111,10 +111,12 @@ describe('a machine by what one sees', () => {
       within(screen.getByRole('radiogroup', { name: 'Carburettors' })).getByRole('radio', { name: '2' }),
     );
     await pick(/^By weights and a pod/);
+    await pick(/^A throttle and its idle/);
     await save();
     expect(sent[0]!.fitOut.trails.slice(1)).toEqual([
       { trail: 'fuel', kind: 'electric', options: { carburettors: 2, sealed: false, enriching: 'enricher' } },
       { trail: 'timing', kind: 'weights-vacuum', options: {} },
+      { trail: 'air', kind: 'throttled', options: {} },
     ]);
     const { fuel: _f, timing: _t, carburettors: _c, sealed: _s, enriching: _e, ...before } = typedFit(known.fitOut);
     expect(formFit.parse(before).trails.map((t) => t.trail)).toEqual(['spark']);

@@ -1,0 +1,17 @@
+import type { TrailFit } from '../schema/fitOut.ts';
+import type { MachineBody } from '../schema/machine.ts';
+import { cranked } from './crankMachines.ts';
+
+const points: TrailFit = { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } };
+const air: TrailFit = { trail: 'air', kind: 'throttled', options: {} };
+
+/** Engines that breathe through a throttle: alone, and with the trails that their air bears on. */
+export const BREATHING: Readonly<Record<string, MachineBody>> = {
+  'with its spark': cranked([points, air]),
+  'with spark, fuel and timing': cranked([
+    points,
+    { trail: 'fuel', kind: 'mechanical', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+    { trail: 'timing', kind: 'weights-vacuum', options: {} },
+    air,
+  ]),
+};

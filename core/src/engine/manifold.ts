@@ -1,0 +1,62 @@
+import type { Fit } from '../schema/fit.ts';
+import { ATMOSPHERE } from '../fluids/index.ts';
+
+/** Air: gas constant J/(kg·K), ratio of heats, its temperature outside and in the manifold. */
+const R = 287;
+const GAMMA = 1.4;
+const OUTSIDE = 293;
+const INSIDE = 315;
+const DISCHARGE = 0.65;
+/** Volumetric efficiency at low speed. */
+const FILLS = 0.8;
+/** Friction and what hangs on the engine, idling, as a pressure on its swept volume; pascal [1]. */
+const FRICTION = 1.1e5;
+/** Work from a kilogram of air that burns, joule: heat of petrol over the air it asks for, an idling engine's share of it. */
+const WORK = (43e6 / 14.7) * 0.2;
+
+/** Isentropic flow function: choked below 0.528 of the pressure before it, where it is 0.685 [1] [7]. */
+export function psi(ratio: number): number {
+  const r = Math.max(ratio, (2 / (GAMMA + 1)) ** (GAMMA / (GAMMA - 1)));
+  return r >= 1 ? 0 : Math.sqrt(((2 * GAMMA) / (GAMMA - 1)) * (r ** (2 / GAMMA) - r ** ((GAMMA + 1) / GAMMA)));
+}
+
+/** Kilograms of air a second through a hole, from the air outside to a pressure behind it. Square metres, pascal. */
+export const airThrough = (squareMetres: number, pascals: number, outside = ATMOSPHERE): number =>
+  ((DISCHARGE * squareMetres * outside) / Math.sqrt(R * OUTSIDE)) * psi(pascals / outside);
+/** Kilograms a second that a four-stroke engine takes at a manifold pressure. Litres, rev/min. */
+export const airTaken = (litres: number, rpm: number, pascals: number): number =>
+  (FILLS * pascals * litres * 1e-3 * rpm) / (120 * R * INSIDE);
+
+/** How an engine turns by itself: manifold pressure, pascal absolute, and speed. */
+export interface Idling {
+  readonly pascals: number;
+  readonly rpm: number;
+}
+
+/**
+ * Idle of a mean-value engine [1] [7]. Each turn's work, in proportion to the air it takes, pays for friction and for
+ * pumping: η·m·H = (f + p₀ − p)·V gives the pressure, whatever the speed; the air that the holes let in gives the speed.
+ * `works` is the share of a sound engine's work that it makes of its air. An engine that would need more than nearly
+ * all of the air's pressure stalls: 0 rev/min at the pressure outside.
+ */
+export function idling(
+  litres: number,
+  squareMetres: number,
+  works: number,
+  outside = ATMOSPHERE,
+  extraFriction = 0,
+): Idling {
+  const k = (WORK * FILLS * works) / (R * INSIDE);
+  const pascals = (FRICTION + extraFriction + outside) / (1 + k);
+  if (!(pascals < 0.9 * outside)) return { pascals: outside, rpm: 0 };
+  return { pascals, rpm: airThrough(squareMetres, pascals, outside) / airTaken(litres, 1, pascals) };
+}
+
+/** Speed to which an idle is set: small engines faster. Rev/min. */
+export const idleRpm = ({ cylinders }: Pick<Fit, 'cylinders'>): number => (cylinders <= 2 ? 1200 : 850);
+
+/** The hole that a throttle leaves a sound engine to idle at a speed. Square metres. */
+export function idleHole(litres: number, rpm: number): number {
+  const one = idling(litres, 1, 1);
+  return rpm / one.rpm;
+}

@@ -1,0 +1,65 @@
+import { ATMOSPHERE } from '../../fluids/index.ts';
+import { idleHole, idleRpm, idling, type Idling } from '../../engine/manifold.ts';
+import { burns } from '../../engine/mixture.ts';
+import type { Known, MachineParams } from '../../machine/known.ts';
+import type { Offers } from '../../machine/observed.ts';
+import type { MachineState } from '../../machine/part.ts';
+import { IDLE } from '../../machine/state.ts';
+import type { Fit } from '../../schema/fit.ts';
+import { EXHAUST, FILTER, GASKET, HOSE, SCREW, STOP } from './ids.ts';
+
+/** Pressure that stands before the exhaust's ports fast, for a silencer of this share open: as the square of the flow. */
+const BACK_FAST = 6e3;
+
+/** What the throttle leaves open, and what comes in beside it; square metres. */
+function holes(fit: Fit, p: MachineParams) {
+  const meant = idleHole(fit.litres, idleRpm(fit));
+  return {
+    throttle: meant * p[STOP]!['openShare']!,
+    leak: meant * (p[GASKET]!['leakShare']! + p[HOSE]!['leakShare']!),
+  };
+}
+
+/** Fuel over air, against what it is without a leak: at idle what comes in beside the throttle brings no fuel with it. */
+function leaned(fit: Fit, p: MachineParams, state: MachineState): number {
+  const { throttle, leak } = holes(fit, p);
+  const screw = p[SCREW]!['richness']!;
+  const filter = p[FILTER]!['openShare']!;
+  // A filter that is nearly shut draws as a choke does.
+  const choked = 1 + 0.55 * (1 - filter) ** 2;
+  if (state.key !== 'run') return choked * (0.5 + 0.5 * screw) * (throttle / (throttle + 0.35 * leak));
+  if (state.speed === 'fast') return choked * (0.9 + 0.1 * screw) * (1 / (1 + 0.06 * (leak / throttle)));
+  return choked * screw * (throttle / (throttle + leak));
+}
+
+/** How it idles: by its holes, and by how much of a sound engine's work it makes of the air. */
+function idle(scene: Known): Idling {
+  const { fit } = scene.machine;
+  const { throttle, leak } = holes(fit, scene.params);
+  const rich = scene.see('richness', IDLE);
+  // Weak burns slowly, late work is lost; sparks that are missing are seen elsewhere.
+  const slow = 1 - 0.9 * Math.max(0, 1 - rich) - 0.25 * Math.max(0, rich - 1.15);
+  const late = Math.max(0.3, 1 - Math.abs(scene.see('degreesOff', IDLE)) / 60);
+  return idling(fit.litres, throttle + leak, Math.max(0.05, slow) * late * burns(rich, IDLE));
+}
+
+/** Vacuum on the gauge, held fast without a load: friction and what the exhaust holds back. Pascal below the air outside. */
+export function fastVacuum(scene: Known): number {
+  const back = BACK_FAST / scene.params[EXHAUST]!['openShare']! ** 2;
+  const { pascals } = idling(scene.machine.fit.litres, 1, 1.12, ATMOSPHERE, back);
+  return ATMOSPHERE - pascals;
+}
+/** Vacuum idling; what it makes at a leak: hardly the air passes it. */
+export const idleVacuum = (scene: Known): number => ATMOSPHERE - scene.see('idles', IDLE).pascals;
+
+/** Share of the air that full load asks for which gets through filter and silencer. */
+export function breathes(p: MachineParams): number {
+  const back = p[EXHAUST]!['openShare']!;
+  return Math.min(1, p[FILTER]!['openShare']! * 2.2) * Math.min(1, back * 2.2);
+}
+
+export const airOffers: Offers = {
+  richness: (scene, state) => leaned(scene.machine.fit, scene.params, state),
+  idles: (scene) => idle(scene),
+  breathes: (scene) => breathes(scene.params),
+};

@@ -1,0 +1,197 @@
+import type { Check, CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
+import type { Scene } from '../../../machine/scene.ts';
+import { seen } from '../../../machine/seen.ts';
+import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
+import { logistic } from '../../../random/lcg.ts';
+import { idleRpm } from '../../../engine/manifold.ts';
+import { fastVacuum, idleVacuum } from '../breathing.ts';
+import { EXHAUST, FILTER, GASKET, HOSE, SCREW, STOP } from '../ids.ts';
+
+const told = (machine: Machine) => machine.partById.has(STOP);
+const warm = (machine: Machine): Pick<Check, 'set' | 'state' | 'opens' | 'cautions'> => ({
+  set: 'Engine warm, idling, or as slowly as it will run.',
+  state: IDLE,
+  opens: [],
+  cautions: ['rotating parts', 'exhaust gas', ...(machine.fit.marine ? (['marine'] as const) : [])],
+});
+const look = (
+  check: Omit<Check, 'instrument' | 'probe'>,
+  sees: (scene: Scene) => Readonly<Record<string, number>>,
+): Check => ({
+  ...check,
+  instrument: 'eyes',
+  probe: { kind: 'look', sees },
+});
+
+/** Gauge and tachometer. */
+const measured: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        {
+          ...warm(machine),
+          id: 'air-vacuum-idle',
+          station: GASKET,
+          label: 'Vacuum gauge, idling',
+          touch: 'Gauge on a tap below the throttle.',
+          watch:
+            'Steady, well over fifty kilopascals at sea level. Low and steady: leak or late spark; swaying: mixture.',
+          instrument: 'pressure gauge',
+          probe: { kind: 'figure', value: (scene) => -idleVacuum(scene) },
+          needs: [GASKET],
+          minutes: 2,
+        },
+        {
+          ...warm(machine),
+          id: 'air-vacuum-fast',
+          station: EXHAUST,
+          label: 'Vacuum gauge, held fast for half a minute',
+          set: 'Engine warm, held fast without a load.',
+          touch: 'Gauge as before; watch it for half a minute.',
+          watch: 'As at idle or more, and it stays. Falls away: the exhaust is blocked.',
+          instrument: 'pressure gauge',
+          probe: { kind: 'figure', value: (scene) => -fastVacuum(scene) },
+          state: FAST,
+          needs: [EXHAUST],
+          minutes: 2,
+        },
+        {
+          ...warm(machine),
+          id: 'air-rpm-idle',
+          station: STOP,
+          label: 'Idle speed',
+          touch: 'Tachometer on, all consumers off.',
+          watch: `About ${idleRpm(machine.fit)} rev/min, steady.`,
+          instrument: 'tachometer',
+          probe: { kind: 'figure', value: (scene) => scene.see('idles', IDLE).rpm },
+          needs: [STOP],
+          minutes: 1,
+        },
+      ]
+    : [];
+
+/** By hand, by spray, by eye. */
+const tried: CheckMaker = (machine) => {
+  if (!told(machine)) return [];
+  const spray = (id: string, part: string, label: string, touch: string): Check =>
+    look(
+      {
+        ...warm(machine),
+        id,
+        station: part,
+        label,
+        touch,
+        watch: 'Not a flicker. It speeds up, slows down or steadies: there it draws.',
+        words: ['no change', 'it changes'],
+        needs: [part],
+        minutes: 2,
+        cautions: [...warm(machine).cautions, 'fuel vapour', 'hot coil'],
+      },
+      ({ params }) => {
+        const changes = 0.02 + 0.93 * logistic((params[part]!['leakShare']! - 0.14) / 0.04);
+        return { 'no change': 1 - changes, 'it changes': changes };
+      },
+    );
+  return [
+    spray(
+      'air-spray-joint',
+      GASKET,
+      'Joints of the intake, sprayed',
+      'Short puffs of a spray that does not burn easily, or water from a brush, on each joint and shaft.',
+    ),
+    spray(
+      'air-hoses',
+      HOSE,
+      'Vacuum hoses pinched in turn',
+      'Pinch each hose at the manifold with soft pliers; follow it to its end.',
+    ),
+    look(
+      {
+        state: KEY_OFF,
+        opens: ['air filter off'],
+        cautions: [],
+        id: 'air-filter-look',
+        station: FILTER,
+        label: 'Air filter, held to the light',
+        set: 'Filter out.',
+        touch: 'Hold it to the light.',
+        watch: 'Light comes through all around.',
+        words: ['clear', 'blocked'],
+        needs: [FILTER],
+        minutes: 0.7,
+        look: true,
+      },
+      ({ params }) => {
+        const blocked = seen(params[FILTER]!['openShare']! < 0.5, 0.96);
+        return { clear: 1 - blocked, blocked };
+      },
+    ),
+    look(
+      {
+        ...warm(machine),
+        id: 'air-screw-turned',
+        station: SCREW,
+        label: 'Idle mixture turned a half to either side',
+        touch: 'Count from where it stands; a half turn out, back, a half turn in, back.',
+        watch: 'Falls off to both sides. Better one way: it was not right, or a leak stands behind it.',
+        words: ['falls off both ways', 'better richer', 'better weaker'],
+        needs: [SCREW],
+        minutes: 2,
+      },
+      (scene) => {
+        const rich = scene.see('richness', IDLE);
+        const weak = logistic((0.9 - rich) / 0.03);
+        const over = logistic((rich - 1.2) / 0.05);
+        return {
+          'falls off both ways': 0.96 - 0.94 * (weak + over),
+          'better richer': 0.02 + 0.94 * weak,
+          'better weaker': 0.02 + 0.94 * over,
+        };
+      },
+    ),
+    look(
+      {
+        state: KEY_OFF,
+        opens: ['air filter off'],
+        cautions: [],
+        id: 'air-stop-look',
+        station: STOP,
+        label: 'Throttle plate and its stop',
+        set: 'Engine still, filter off.',
+        touch: 'Work the throttle, let it go; look how far the stop’s screw is in.',
+        watch: 'Shuts to a hair, on its stop, by itself.',
+        words: ['on its stop', 'backed off', 'does not shut'],
+        needs: [STOP],
+        minutes: 1.2,
+      },
+      ({ params }) => {
+        const open = params[STOP]!['openShare']!;
+        const shut = seen(open < 0.75, 0.85);
+        const hangs = (1 - shut) * seen(open > 1.3, 0.9);
+        return { 'on its stop': 1 - shut - hangs, 'backed off': shut, 'does not shut': hangs };
+      },
+    ),
+    look(
+      {
+        ...warm(machine),
+        id: 'air-exhaust-hand',
+        station: EXHAUST,
+        label: 'A hand near the exhaust’s end',
+        set: 'Engine cold or just started, held a little fast.',
+        touch: 'A gloved hand a foot behind the pipe; listen along it.',
+        watch: 'Strong, even puffs.',
+        words: ['strong', 'hardly anything'],
+        needs: [EXHAUST],
+        minutes: 0.7,
+        state: FAST,
+      },
+      ({ params }) => {
+        const weak = seen(params[EXHAUST]!['openShare']! < 0.45, 0.8);
+        return { strong: 1 - weak, 'hardly anything': weak };
+      },
+    ),
+  ];
+};
+
+/** Checks of the air trail, in the order in which one walks it. */
+export const AIR_CHECKS: readonly CheckMaker[] = [tried, measured];

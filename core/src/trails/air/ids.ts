@@ -1,0 +1,7 @@
+/** Ids of the parts that this trail asks for by name. */
+export const FILTER = 'air-filter';
+export const GASKET = 'air-gasket';
+export const HOSE = 'air-hose';
+export const STOP = 'air-stop';
+export const SCREW = 'air-screw';
+export const EXHAUST = 'air-exhaust';
