@@ -43,6 +43,8 @@ const CAUTIONS = [
   'turning a locked engine',
   'full field',
   'charging battery',
+  'open fuel',
+  'starting fluid',
 ];
 
 /** A window of its own profile, so that drafts do not leak between tests. Errors on the page fail the test. */

@@ -1,7 +1,7 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, go, launch, openWindow, sees, textOf } from './browser.ts';
-import { Player, traceToVerdict } from './player.ts';
+import { axe, click, go, launch, openWindow, sees, textOf } from './browser.ts';
+import { answerCheck, Player, traceToVerdict } from './player.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -94,6 +94,27 @@ describe('the stop trail', () => {
       'Enough: renew the stop actuator on the pump',
     );
     expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+});
+
+describe('air and timing together', () => {
+  it('an idle that hunts from a leak while the timing is late as well: one behind the other', async () => {
+    const { page, faults } = await openWindow(browser);
+    const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 34);
+    await go(page, '/jobs/coupe-2/trace');
+    expect(await traceToVerdict(page, player)).toBe('Enough: renew the gasket of carburettor or manifold');
+    await click(page, 'link', 'Repair it');
+    await click(page, 'button', 'Write down the repair');
+    await sees(page, 'Done so far');
+    player.repaired(['timing-body.late']);
+    await click(page, 'button', 'Trace on');
+    await page.waitForFunction(() => location.pathname.endsWith('/trace'));
+    await sees(page, 'Log:');
+    await page.waitForSelector('section[aria-label="Check"][aria-busy="false"]');
+    expect(await answerCheck(page, player)).toMatch(/^Try it: /);
+    await page.waitForNetworkIdle({ idleTime: 300 });
+    expect(await traceToVerdict(page, player)).toBe('Enough: set the timing, tighten the clamp');
     expect(faults).toEqual([]);
   });
 });
