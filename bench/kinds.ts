@@ -10,7 +10,7 @@ const whole: Omit<FitOut, 'trails' | 'cylinders'> = {
   compressionRatio: 8,
 };
 
-const STARTED: Readonly<Record<string, FitOut>> = {
+const OTHER_TRAILS: Readonly<Record<string, FitOut>> = {
   'crank: relay and interlock': {
     ...whole,
     cylinders: 4,
@@ -58,6 +58,73 @@ const STARTED: Readonly<Record<string, FitOut>> = {
       { trail: 'charge', kind: 'stator-single', options: { wave: 'full', control: 'series', loads: [] } },
     ],
   },
+  'fuel: gravity': {
+    ...whole,
+    cylinders: 1,
+    trails: [
+      { trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } },
+      { trail: 'fuel', kind: 'gravity', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+    ],
+  },
+  'fuel: mechanical pump': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      { trail: 'fuel', kind: 'mechanical', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+    ],
+  },
+  'fuel: electric pump': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      { trail: 'fuel', kind: 'electric', options: { carburettors: 2, sealed: false, enriching: 'enricher' } },
+    ],
+  },
+  'fuel: primer bulb': {
+    ...whole,
+    cylinders: 2,
+    trails: [
+      { trail: 'spark', kind: 'capacitor-discharge', options: { ballast: 'none', fused: false } },
+      { trail: 'fuel', kind: 'bulb', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+    ],
+  },
+  'timing: weights and vacuum': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      { trail: 'timing', kind: 'weights-vacuum', options: {} },
+    ],
+  },
+  'timing: map': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'electronic', options: { ballast: 'none', fused: true, trigger: 'hall' } },
+      { trail: 'timing', kind: 'map', options: {} },
+    ],
+  },
+  'air: throttled, with fuel and timing': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      { trail: 'fuel', kind: 'mechanical', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+      { trail: 'timing', kind: 'weights-vacuum', options: {} },
+      { trail: 'air', kind: 'throttled', options: {} },
+    ],
+  },
+  'stop: vacuum': {
+    ...whole,
+    cylinders: 4,
+    compressionRatio: 20,
+    trails: [
+      { trail: 'crank', kind: 'glow', options: { interlocks: [], heat: 'plugs' } },
+      { trail: 'stop', kind: 'vacuum', options: {} },
+    ],
+  },
 };
 
 /** One fit-out of each kind of trail, the largest of its sort where size matters. */
@@ -86,7 +153,7 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
   'capacitor discharge, charge coil': { ...magnets, layout: 'capacitor-discharge', cylinders: 3 },
   'capacitor discharge, battery': { ...battery, layout: 'battery-discharge', cylinders: 2, ballast: 'none' },
   'coil on each plug': { ...battery, layout: 'coil-on-plug', cylinders: 4, ballast: 'none', compressionRatio: 9 },
-  ...STARTED,
+  ...OTHER_TRAILS,
   'V8 launch, all its trails told': {
     volts: 12,
     earth: 'negative',
@@ -97,6 +164,9 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'spark', kind: 'battery-points', options: { ballast: 'external', fused: true } },
       { trail: 'crank', kind: 'relay', options: { interlocks: ['Neutral'] } },
       { trail: 'charge', kind: 'alternator', options: { tells: 'lamp', loads: [{ label: 'Lights', watts: 90 }] } },
+      { trail: 'fuel', kind: 'mechanical', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+      { trail: 'timing', kind: 'weights', options: {} },
+      { trail: 'air', kind: 'throttled', options: {} },
     ],
   },
   'six-volt tractor, all its trails told': {
@@ -109,6 +179,9 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: false } },
       { trail: 'crank', kind: 'direct', options: { interlocks: ['Clutch'] } },
       { trail: 'charge', kind: 'generator', options: { field: 'A', tells: 'ammeter', loads: [] } },
+      { trail: 'fuel', kind: 'gravity', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+      { trail: 'timing', kind: 'weights', options: {} },
+      { trail: 'air', kind: 'throttled', options: {} },
     ],
   },
   'quad, all its trails told': {
@@ -121,6 +194,8 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'spark', kind: 'battery-discharge', options: { ballast: 'none', fused: true } },
       { trail: 'crank', kind: 'relay', options: { interlocks: ['Neutral', 'Brake'] } },
       { trail: 'charge', kind: 'stator-three', options: { control: 'shunt', loads: [] } },
+      { trail: 'fuel', kind: 'pulse', options: { carburettors: 1, sealed: false, enriching: 'enricher' } },
+      { trail: 'air', kind: 'throttled', options: {} },
     ],
   },
   'outboard, all its trails told': {
@@ -133,6 +208,7 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'spark', kind: 'capacitor-discharge', options: { ballast: 'none', fused: false } },
       { trail: 'crank', kind: 'direct', options: { interlocks: ['Neutral'] } },
       { trail: 'charge', kind: 'stator-single', options: { wave: 'full', control: 'series', loads: [] } },
+      { trail: 'fuel', kind: 'bulb', options: { carburettors: 3, sealed: false, enriching: 'choke' } },
     ],
   },
 };

@@ -25,7 +25,8 @@ const inItsMoment = (scene: Scene): number =>
 /** Chance that it pulls as it should, as far as mixture and moment go. */
 export function pullsWell(scene: Scene): number {
   const arrives = logistic((scene.see('pulls', FAST) - FELT_UNDER) / 0.05);
-  const breathes = logistic((scene.see('breathes', FAST) - BREATHES_FROM) / 0.05);
+  const enough = (air: number) => logistic((air - BREATHES_FROM) / 0.05);
+  const breathes = enough(scene.see('breathes', FAST)) / enough(1);
   return arrives * breathes * burns(scene.see('richness', FAST), FAST) * inItsMoment(scene);
 }
 
