@@ -15,7 +15,6 @@ const PHONE = { width: 390, height: 844 };
 /** name, path, text to wait for, and what differs from a light 1280 × 800. */
 const SHOTS = [
   ['bays', '/', 'Morrowick', {}],
-  ['bays-dim', '/', 'Morrowick', { theme: 'dim' }],
   ['look', '/jobs/tractor-1/look', 'Suspects', {}],
   ['trace', '/jobs/launch-1/trace?check=coil-minus-closed', 'when well', { typed: '6.2' }],
   [
@@ -25,13 +24,14 @@ const SHOTS = [
     { size: PHONE, typed: '6.2', theme: 'dim' },
   ],
   ['trace-branches', '/jobs/pilot-1/trace', 'Suspects', {}],
-  ['trace-trails', '/jobs/roadster-2/trace', 'Suspects', {}],
+  ['trace-trails', '/jobs/coupe-2/trace', 'Suspects', {}],
   ['trace-soak', '/jobs/estate-1/trace', 'Soak test', {}],
   ['yard', '/jobs/pilot-1/yard?check=charge-peak-loaded', 'Measure with', {}],
   ['repair', '/jobs/saloon-1/repair', 'Why:', {}],
   ['set-up', '/jobs/saloon-1/set-up', 'Points gap', {}],
   ['prove', '/jobs/van-1/prove', 'What failed must pass', {}],
   ['card', '/jobs/saloon-1/card', 'Should be', {}],
+  ['fit', '/machines/hill-quad/fit', 'no longer made', {}],
   ['machine', '/machines/ferry-lorry', 'What it gives', {}],
   ['new-machine', '/machines/new', 'What makes', {}],
   ['new-job', '/new', 'Which machine', {}],

@@ -20,6 +20,15 @@ export interface CauseSpec {
   readonly weight: number;
 }
 
+/** A cause that no part of the model stands for: it is looked for. */
+export const lookedFor = (id: string, label: string, look: string, weight: number): CauseSpec => ({
+  id,
+  label,
+  faults: [],
+  look,
+  weight,
+});
+
 /** What may lie behind some ways of failing. */
 export interface Failing {
   readonly of: readonly FailsSo[];

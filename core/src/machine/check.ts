@@ -93,6 +93,14 @@ export interface Check {
 /** One file a check (or a check for each cylinder); a maker says what it is on a machine, or nothing. */
 export type CheckMaker = (machine: Machine) => Check[];
 
+/** A check by eye, ear, nose or hand: what it sees, as chances of its words. */
+export const looking = (check: Omit<Check, 'instrument' | 'probe'>, sees: LookProbe['sees']): Check => ({
+  ...check,
+  instrument: 'eyes',
+  probe: { kind: 'look', sees },
+});
+type LookProbe = Extract<Probe, { kind: 'look' }>;
+
 /** "Touch red to … and black to …", by the earth polarity, so that a sound machine reads positive. */
 export function touch(machine: Machine, live: NodeName, earth: NodeName): string {
   const name = (node: NodeName) => machine.nodeNames[node] ?? node;

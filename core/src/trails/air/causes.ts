@@ -1,27 +1,19 @@
-import { fails, type CauseSpec, type Failing } from '../../machine/cause.ts';
-
-const seen = (id: string, label: string, look: string, weight: number): CauseSpec => ({
-  id,
-  label,
-  faults: [],
-  look,
-  weight,
-});
+import { fails, lookedFor, type Failing } from '../../machine/cause.ts';
 
 export const AIR_CAUSES: readonly Failing[] = [
   {
     of: [fails('air filter', 'blocked')],
-    causes: [seen('oiled', 'Oil from the crankcase’s breather', 'Look for oil in the housing.', 2)],
+    causes: [lookedFor('oiled', 'Oil from the crankcase’s breather', 'Look for oil in the housing.', 2)],
   },
   {
     of: [fails('intake joint', 'leaks')],
-    causes: [seen('bent', 'Flanges bent by a nut pulled too hard', 'Lay a straight edge across.', 3)],
+    causes: [lookedFor('bent', 'Flanges bent by a nut pulled too hard', 'Lay a straight edge across.', 3)],
   },
-  { of: [fails('vacuum hose', 'off')], causes: [seen('baked', 'Hardened by heat', 'Bend it: it cracks.', 3)] },
+  { of: [fails('vacuum hose', 'off')], causes: [lookedFor('baked', 'Hardened by heat', 'Bend it: it cracks.', 3)] },
   {
     of: [fails('throttle stop', 'shut', 'open'), fails('idle mixture', 'weak', 'rich')],
     causes: [
-      seen(
+      lookedFor(
         'tried',
         'Somebody tried to cure something else with it',
         'Look for fresh marks on the screws; trace what they were after.',
@@ -31,6 +23,6 @@ export const AIR_CAUSES: readonly Failing[] = [
   },
   {
     of: [fails('exhaust', 'blocked')],
-    causes: [seen('nest', 'A nest, or baffles that rusted loose', 'Tap it; look in with a lamp.', 3)],
+    causes: [lookedFor('nest', 'A nest, or baffles that rusted loose', 'Tap it; look in with a lamp.', 3)],
   },
 ];

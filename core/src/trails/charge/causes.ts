@@ -1,12 +1,5 @@
-import { fails, type CauseSpec, type Failing } from '../../machine/cause.ts';
+import { fails, lookedFor, type CauseSpec, type Failing } from '../../machine/cause.ts';
 
-const seen = (id: string, label: string, look: string, weight: number): CauseSpec => ({
-  id,
-  label,
-  faults: [],
-  look,
-  weight,
-});
 const openWhileRunning: CauseSpec = {
   id: 'ran-open',
   label: 'It ran with the battery off, or with its charge wire open',
@@ -14,7 +7,7 @@ const openWhileRunning: CauseSpec = {
   look: 'Ask; pull at every joint of the charge wire and at the clamps.',
   weight: 3,
 };
-const reversed = seen(
+const reversed = lookedFor(
   'reversed',
   'The battery, or a jump lead, was put on the wrong way round',
   'Ask; look for sparks’ marks on the posts.',
@@ -34,7 +27,7 @@ const earthPoor: CauseSpec = {
   look: 'Volts from its case to the battery’s earth post, running.',
   weight: 3,
 };
-const noWind = seen(
+const noWind = lookedFor(
   'no-wind',
   'It sits where no air reaches it',
   'Feel how hot it gets; look for dirt between its ribs.',
@@ -46,22 +39,22 @@ export const CHARGE_CAUSES: readonly Failing[] = [
   {
     of: [fails('belt', 'slack', 'gone')],
     causes: [
-      seen('oily', 'Oil or water on it', 'Smell and feel it; find where that comes from.', 2),
-      seen('out-of-line', 'Pulleys out of line, or one that is worn', 'Lay a straight edge across both.', 2),
-      seen('tight-bearing', 'What it drives is tight', 'Turn each pulley by hand with the belt off.', 2),
+      lookedFor('oily', 'Oil or water on it', 'Smell and feel it; find where that comes from.', 2),
+      lookedFor('out-of-line', 'Pulleys out of line, or one that is worn', 'Lay a straight edge across both.', 2),
+      lookedFor('tight-bearing', 'What it drives is tight', 'Turn each pulley by hand with the belt off.', 2),
     ],
   },
   { of: [fails('alternator', 'diode-open', 'diode-shorted')], causes: [openWhileRunning, reversed, badBattery] },
   { of: [fails('alternator', 'phase', 'field-open')], causes: [badBattery, noWind] },
   {
     of: [fails('alternator', 'brushes'), fails('generator', 'brushes')],
-    causes: [seen('rings', 'Rough rings or commutator eat them', 'Look at the track they run on.', 3)],
+    causes: [lookedFor('rings', 'Rough rings or commutator eat them', 'Look at the track they run on.', 3)],
   },
   {
     of: [fails('generator', 'no-residual')],
     causes: [
       reversed,
-      seen('stood', 'It stood for years', 'Ask the owner.', 2),
+      lookedFor('stood', 'It stood for years', 'Ask the owner.', 2),
       {
         id: 'ran-back',
         label: 'Current ran back through it',
@@ -87,13 +80,13 @@ export const CHARGE_CAUSES: readonly Failing[] = [
   {
     of: ['stator, one phase', 'stator, three phases'].map((kind) => fails(kind, 'open', 'earthed', 'turns')),
     causes: [
-      seen(
+      lookedFor(
         'shunt-heat',
         'A shunt unit keeps its full current in it all day',
         'Look for browned varnish all around; think of a series unit.',
         3,
       ),
-      seen(
+      lookedFor(
         'rubbed',
         'The flywheel rubbed it, or its wire chafed',
         'Look for bright marks; follow the wire to its grommet.',
@@ -111,7 +104,7 @@ export const CHARGE_CAUSES: readonly Failing[] = [
   {
     of: ['stator, one phase', 'stator, three phases'].map((kind) => fails(kind, 'weak')),
     causes: [
-      seen(
+      lookedFor(
         'dropped',
         'The flywheel was struck, dropped or overheated',
         'Look for hammer marks; try its pull on a spanner.',
@@ -127,12 +120,12 @@ export const CHARGE_CAUSES: readonly Failing[] = [
     of: [fails('regulator box', 'low', 'high', 'dead')],
     causes: [
       earthPoor,
-      seen('damp', 'Damp or dirt on its contacts', 'Lift the lid: look, do not touch with the battery on.', 3),
+      lookedFor('damp', 'Damp or dirt on its contacts', 'Lift the lid: look, do not touch with the battery on.', 3),
     ],
   },
   {
     of: [fails('regulator earth', 'poor', 'off')],
-    causes: [seen('paint', 'Paint or rust under its foot', 'Look under it.', 4)],
+    causes: [lookedFor('paint', 'Paint or rust under its foot', 'Look under it.', 4)],
   },
   {
     of: [fails('cut-out', 'welded')],
@@ -150,7 +143,7 @@ export const CHARGE_CAUSES: readonly Failing[] = [
   {
     of: [fails('charge wire', 'corroded', 'broken')],
     causes: [
-      seen('loose', 'A joint of it was loose and grew hot', 'Look for browned insulation on both sides of it.', 4),
+      lookedFor('loose', 'A joint of it was loose and grew hot', 'Look for browned insulation on both sides of it.', 4),
     ],
   },
   {
@@ -159,6 +152,6 @@ export const CHARGE_CAUSES: readonly Failing[] = [
   },
   {
     of: [fails('standing drain', 'drain')],
-    causes: [seen('added', 'Something that was added stays on', 'Count what hangs on the battery’s own post.', 3)],
+    causes: [lookedFor('added', 'Something that was added stays on', 'Count what hangs on the battery’s own post.', 3)],
   },
 ];

@@ -1,12 +1,5 @@
-import { fails, type CauseSpec, type Failing } from '../../machine/cause.ts';
+import { fails, lookedFor, type CauseSpec, type Failing } from '../../machine/cause.ts';
 
-const seen = (id: string, label: string, look: string, weight: number): CauseSpec => ({
-  id,
-  label,
-  faults: [],
-  look,
-  weight,
-});
 const lowVolts: CauseSpec = {
   id: 'low-volts',
   label: 'It was worked again and again with too few volts',
@@ -25,29 +18,29 @@ const hardToTurn: CauseSpec = {
   look: 'Turn it by hand, plugs out.',
   weight: 2,
 };
-const cookedByCranking = seen('cooked', 'Cranked for minutes without a rest', 'Ask the owner; smell it.', 3);
+const cookedByCranking = lookedFor('cooked', 'Cranked for minutes without a rest', 'Ask the owner; smell it.', 3);
 
 export const CRANK_CAUSES: readonly Failing[] = [
   {
     of: [fails('starter cable', 'corroded', 'rotten')],
     causes: [
-      seen('water', 'Water has run in under its jacket', 'Look at both ends; bend it and listen.', 3),
-      seen('no-grease', 'Its lug was never sealed', 'Look for green copper at the crimp.', 2),
+      lookedFor('water', 'Water has run in under its jacket', 'Look at both ends; bend it and listen.', 3),
+      lookedFor('no-grease', 'Its lug was never sealed', 'Look for green copper at the crimp.', 2),
     ],
   },
   { of: [fails('starter solenoid', 'burnt')], causes: [lowVolts, cookedByCranking] },
   {
     of: [fails('starter solenoid', 'sticky')],
-    causes: [seen('gum', 'Rust or old grease about its plunger', 'Push it home by hand with the battery off.', 4)],
+    causes: [lookedFor('gum', 'Rust or old grease about its plunger', 'Push it home by hand with the battery off.', 4)],
   },
   {
     of: [fails('starter solenoid', 'pull-open', 'hold-open'), fails('start relay', 'coil-open')],
-    causes: [seen('held-on', 'The key was held at start, or stuck there', 'Try how the switch springs back.', 3)],
+    causes: [lookedFor('held-on', 'The key was held at start, or stuck there', 'Try how the switch springs back.', 3)],
   },
   {
     of: [fails('starter motor', 'brushes', 'open')],
     causes: [
-      seen('oil', 'Oil from the engine on its commutator', 'Look for oil in the housing.', 2),
+      lookedFor('oil', 'Oil from the engine on its commutator', 'Look for oil in the housing.', 2),
       cookedByCranking,
       hardToTurn,
     ],
@@ -55,7 +48,7 @@ export const CRANK_CAUSES: readonly Failing[] = [
   { of: [fails('starter motor', 'shorted')], causes: [cookedByCranking, hardToTurn, lowVolts] },
   {
     of: [fails('starter drive', 'slips')],
-    causes: [seen('gum', 'Old grease in its clutch', 'Turn the pinion by hand: it locks one way.', 3)],
+    causes: [lookedFor('gum', 'Old grease in its clutch', 'Turn the pinion by hand: it locks one way.', 3)],
   },
   {
     of: [fails('starter drive', 'teeth')],
@@ -72,20 +65,20 @@ export const CRANK_CAUSES: readonly Failing[] = [
         look: 'Volts at the small terminal while it is told to start.',
         weight: 4,
       },
-      seen('loose', 'The starter is loose on its flange', 'Try its bolts.', 2),
-      seen('kicks-back', 'The engine kicks back: sparks too early', 'See its timing before the next start.', 2),
+      lookedFor('loose', 'The starter is loose on its flange', 'Try its bolts.', 2),
+      lookedFor('kicks-back', 'The engine kicks back: sparks too early', 'See its timing before the next start.', 2),
     ],
   },
   {
     of: [fails('engine to be turned', 'locked')],
     causes: [
-      seen(
+      lookedFor(
         'gasket',
         'Water past the head gasket or from the exhaust',
         'See what comes out: water, fuel; test the cooling by pressure.',
         4,
       ),
-      seen(
+      lookedFor(
         'needle',
         'Fuel past the float needle, tap left open',
         'Smell what comes out; look at the oil’s level and smell it.',
@@ -96,32 +89,34 @@ export const CRANK_CAUSES: readonly Failing[] = [
   {
     of: [fails('engine to be turned', 'stiff')],
     causes: [
-      seen('stood', 'It stood with a valve open', 'Look down the plug holes for rust.', 3),
-      seen('no-oil', 'It ran without oil', 'Look at the dipstick and in the filter for metal.', 2),
-      seen('driven', 'What it drives is tight', 'Take belts and pump off, turn again.', 2),
+      lookedFor('stood', 'It stood with a valve open', 'Look down the plug holes for rust.', 3),
+      lookedFor('no-oil', 'It ran without oil', 'Look at the dipstick and in the filter for metal.', 2),
+      lookedFor('driven', 'What it drives is tight', 'Take belts and pump off, turn again.', 2),
     ],
   },
   {
     of: [fails('engine to be turned', 'thick')],
-    causes: [seen('wrong-oil', 'Oil of the wrong grade, or thinned and thickened by soot', 'Ask what went in.', 4)],
+    causes: [
+      lookedFor('wrong-oil', 'Oil of the wrong grade, or thinned and thickened by soot', 'Ask what went in.', 4),
+    ],
   },
   {
     of: [fails('start switch', 'dead', 'worn'), fails('start relay', 'contact')],
     causes: [
-      seen('load', 'It carries the solenoid without a relay', 'See what hangs on it.', 3),
-      seen('damp', 'Damp has got in', 'Look for green inside.', 2),
+      lookedFor('load', 'It carries the solenoid without a relay', 'See what hangs on it.', 3),
+      lookedFor('damp', 'Damp has got in', 'Look for green inside.', 2),
     ],
   },
   {
     of: [fails('shared feed', 'corroded', 'broken')],
-    causes: [seen('heated', 'Its joint was loose under the heaters’ current', 'Look for browned insulation.', 4)],
+    causes: [lookedFor('heated', 'Its joint was loose under the heaters’ current', 'Look for browned insulation.', 4)],
   },
   {
     of: [fails('preheating', 'dead')],
-    causes: [seen('left-on', 'Left on by its timer or relay', 'Volts at it a minute after the start.', 3)],
+    causes: [lookedFor('left-on', 'Left on by its timer or relay', 'Volts at it a minute after the start.', 3)],
   },
   {
     of: [fails('hand start', 'broken', 'pawls')],
-    causes: [seen('let-fly', 'The cord was let fly back', 'Ask; look at the guide for wear.', 2)],
+    causes: [lookedFor('let-fly', 'The cord was let fly back', 'Ask; look at the guide for wear.', 2)],
   },
 ];

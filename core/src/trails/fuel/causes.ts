@@ -1,13 +1,6 @@
-import { fails, type CauseSpec, type Failing } from '../../machine/cause.ts';
+import { fails, lookedFor, type CauseSpec, type Failing } from '../../machine/cause.ts';
 
-const seen = (id: string, label: string, look: string, weight: number): CauseSpec => ({
-  id,
-  label,
-  faults: [],
-  look,
-  weight,
-});
-const stood = seen('stood', 'It stood with fuel in it', 'Look for varnish in the bowl; ask how long.', 4);
+const stood = lookedFor('stood', 'It stood with fuel in it', 'Look for varnish in the bowl; ask how long.', 4);
 const dirt: CauseSpec = {
   id: 'dirt',
   label: 'Dirt comes down from the tank',
@@ -21,9 +14,9 @@ export const FUEL_CAUSES: readonly Failing[] = [
   {
     of: [fails('fuel tank', 'watered')],
     causes: [
-      seen('cap', 'Rain or spray gets in at the cap', 'Look at the cap’s seal, and where it stands.', 3),
-      seen('condensed', 'It stood half empty through the seasons', 'Ask the owner.', 2),
-      seen(
+      lookedFor('cap', 'Rain or spray gets in at the cap', 'Look at the cap’s seal, and where it stands.', 3),
+      lookedFor('condensed', 'It stood half empty through the seasons', 'Ask the owner.', 2),
+      lookedFor(
         'spirit',
         'Fuel with spirit in it has taken up water and parted',
         'Ask which fuel; shake a sample with water.',
@@ -34,16 +27,16 @@ export const FUEL_CAUSES: readonly Failing[] = [
   {
     of: [fails('tank vent', 'blocked')],
     causes: [
-      seen('wrong-cap', 'A cap without a hole was fitted', 'Hold the cap to the light.', 3),
-      seen('nest', 'Dirt, paint or an insect’s nest', 'Blow through it.', 3),
+      lookedFor('wrong-cap', 'A cap without a hole was fitted', 'Hold the cap to the light.', 3),
+      lookedFor('nest', 'Dirt, paint or an insect’s nest', 'Blow through it.', 3),
     ],
   },
   { of: [fails('fuel tap', 'blocked'), fails('fuel filter', 'blocked')], causes: [dirt, stood] },
   {
     of: [fails('fuel line', 'blocked', 'air'), fails('primer bulb', 'blocked', 'leaks')],
     causes: [
-      seen('wrong-hose', 'Hose that fuel softens or hardens', 'Bend it, smell it; read what is printed on it.', 3),
-      seen('old', 'Hardened by heat and years', 'Bend it: it cracks.', 3),
+      lookedFor('wrong-hose', 'Hose that fuel softens or hardens', 'Bend it, smell it; read what is printed on it.', 3),
+      lookedFor('old', 'Hardened by heat and years', 'Bend it: it cracks.', 3),
     ],
   },
   {
@@ -53,27 +46,27 @@ export const FUEL_CAUSES: readonly Failing[] = [
       fails('electric fuel pump', 'worn'),
     ],
     causes: [
-      seen('spirit', 'Fuel with spirit in it has spoilt its rubber', 'Feel the diaphragm: swollen, or hard.', 3),
+      lookedFor('spirit', 'Fuel with spirit in it has spoilt its rubber', 'Feel the diaphragm: swollen, or hard.', 3),
       dirt,
     ],
   },
   {
     of: [fails('electric fuel pump', 'dead', 'feed')],
     causes: [
-      seen('ran-dry', 'It ran dry', 'Ask; see that the tank was not empty.', 2),
-      seen('earth', 'Its earth is rust', 'Measure from its body to the battery.', 3),
+      lookedFor('ran-dry', 'It ran dry', 'Ask; see that the tank was not empty.', 2),
+      lookedFor('earth', 'Its earth is rust', 'Measure from its body to the battery.', 3),
     ],
   },
   {
     of: [fails('pulse fuel pump', 'hose')],
-    causes: [seen('old', 'Hardened by heat and years', 'Bend it: it cracks.', 3)],
+    causes: [lookedFor('old', 'Hardened by heat and years', 'Bend it: it cracks.', 3)],
   },
   { of: [fails('needle and seat', 'shut')], causes: [stood] },
   {
     of: [fails('needle and seat', 'leaks')],
     causes: [
       dirt,
-      seen(
+      lookedFor(
         'pressure',
         'More pressure than the seat was made for',
         'Gauge at the carburettor; what pump was fitted?',
@@ -84,13 +77,18 @@ export const FUEL_CAUSES: readonly Failing[] = [
   {
     of: [fails('float', 'heavy')],
     causes: [
-      seen('spirit', 'Fuel with spirit in it has soaked or cracked it', 'Weigh it; look for a seam that weeps.', 3),
+      lookedFor(
+        'spirit',
+        'Fuel with spirit in it has soaked or cracked it',
+        'Weigh it; look for a seam that weeps.',
+        3,
+      ),
     ],
   },
-  { of: [fails('float', 'low')], causes: [seen('set-wrong', 'It was set by eye', 'Ask who had it apart.', 4)] },
+  { of: [fails('float', 'low')], causes: [lookedFor('set-wrong', 'It was set by eye', 'Ask who had it apart.', 4)] },
   { of: [fails('idle jet', 'blocked'), fails('main jet', 'blocked')], causes: [dirt, stood] },
   {
     of: [fails('choke', 'open', 'shut')],
-    causes: [seen('linkage', 'Its cable or linkage is out of place', 'Work it by hand and watch both ends.', 3)],
+    causes: [lookedFor('linkage', 'Its cable or linkage is out of place', 'Work it by hand and watch both ends.', 3)],
   },
 ];

@@ -1,4 +1,4 @@
-import { fails, type CauseSpec, type Failing } from '../../machine/cause.ts';
+import { fails, lookedFor, type CauseSpec, type Failing } from '../../machine/cause.ts';
 
 export const staysOn: CauseSpec = {
   id: 'stays-on',
@@ -7,13 +7,6 @@ export const staysOn: CauseSpec = {
   look: 'Volts at the feed with the key off.',
   weight: 1,
 };
-const loose = (id: string, label: string, look: string, weight = 3): CauseSpec => ({
-  id,
-  label,
-  faults: [],
-  look,
-  weight,
-});
 /** All that keeps a battery from being filled. */
 const noCharge = [
   fails('belt', 'slack', 'gone'),
@@ -74,13 +67,13 @@ export const SHARED_CAUSES: readonly Failing[] = [
         look: 'Look at the level in every cell; volts at a fast idle.',
         weight: 2,
       },
-      loose('shaken', 'Shaken: its clamp is loose or gone', 'Try the battery in its tray by hand.', 2),
+      lookedFor('shaken', 'Shaken: its clamp is loose or gone', 'Try the battery in its tray by hand.', 2),
     ],
   },
   {
     of: [fails('battery', 'sulphated')],
     causes: [
-      loose('stood-flat', 'It stood flat for months', 'Ask the owner.', 4),
+      lookedFor('stood-flat', 'It stood flat for months', 'Ask the owner.', 4),
       {
         id: 'half-full',
         label: 'It was never filled',
@@ -105,13 +98,13 @@ export const SHARED_CAUSES: readonly Failing[] = [
         look: 'Measure the feed wire to earth with the fuse out, before a new one goes in.',
         weight: 5,
       },
-      loose('wrong-rating', 'The fuse was too small', 'Read its rating against the plate value.', 2),
+      lookedFor('wrong-rating', 'The fuse was too small', 'Read its rating against the plate value.', 2),
     ],
   },
   {
     of: [fails('ignition switch', 'dead', 'worn')],
     causes: [
-      loose(
+      lookedFor(
         'overloaded',
         'More hangs on it than it was made for',
         'Count what was added behind it; feel it for heat.',
@@ -122,8 +115,8 @@ export const SHARED_CAUSES: readonly Failing[] = [
   {
     of: [fails('heavy joint', 'corroded')],
     causes: [
-      loose('acid', 'Acid creeps up to it', 'Look for white fur; look at the level and at the volts fast.', 3),
-      loose('never-cleaned', 'Paint, rust or no grease under it', 'Look at both faces.', 3),
+      lookedFor('acid', 'Acid creeps up to it', 'Look for white fur; look at the level and at the volts fast.', 3),
+      lookedFor('never-cleaned', 'Paint, rust or no grease under it', 'Look at both faces.', 3),
     ],
   },
 ];

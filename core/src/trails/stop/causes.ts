@@ -1,28 +1,24 @@
-import { fails, type CauseSpec, type Failing } from '../../machine/cause.ts';
+import { fails, lookedFor, type Failing } from '../../machine/cause.ts';
 
-const seen = (id: string, label: string, look: string, weight: number): CauseSpec => ({
-  id,
-  label,
-  faults: [],
-  look,
-  weight,
-});
-const oil = seen('oil', 'Oil from the pump has softened its rubber', 'Look for oil in the line.', 3);
+const oil = lookedFor('oil', 'Oil from the pump has softened its rubber', 'Look for oil in the line.', 3);
 
 export const STOP_CAUSES: readonly Failing[] = [
   { of: [fails('stop actuator', 'leaks'), fails('reservoir and check valve', 'leaks')], causes: [oil] },
   {
     of: [fails('stop line', 'leaks')],
-    causes: [seen('chafed', 'Chafed or baked where it lies', 'Follow it with a hand.', 4)],
+    causes: [lookedFor('chafed', 'Chafed or baked where it lies', 'Follow it with a hand.', 4)],
   },
   {
     of: [fails('vacuum source', 'weak')],
-    causes: [seen('dry', 'Its oil feed is blocked', 'Look for oil at its drive.', 2)],
+    causes: [lookedFor('dry', 'Its oil feed is blocked', 'Look for oil at its drive.', 2)],
   },
-  { of: [fails('stop valve', 'shut', 'open')], causes: [seen('dirt', 'Dirt in its ports', 'Blow through it.', 2)] },
+  {
+    of: [fails('stop valve', 'shut', 'open')],
+    causes: [lookedFor('dirt', 'Dirt in its ports', 'Blow through it.', 2)],
+  },
   {
     of: ['stop solenoid, energised to run', 'stop solenoid, energised to stop'].map((k) => fails(k, 'coil', 'stuck')),
-    causes: [seen('held', 'Held by full volts for hours', 'See whether its relay or limit switch lets go.', 2)],
+    causes: [lookedFor('held', 'Held by full volts for hours', 'See whether its relay or limit switch lets go.', 2)],
   },
   {
     of: [fails('stop feed', 'fed-back')],
@@ -38,10 +34,10 @@ export const STOP_CAUSES: readonly Failing[] = [
   },
   {
     of: [fails('stop feed', 'open')],
-    causes: [seen('fuse', 'Its fuse, blown by a chafed wire', 'Follow the wire before a new fuse goes in.', 3)],
+    causes: [lookedFor('fuse', 'Its fuse, blown by a chafed wire', 'Follow the wire before a new fuse goes in.', 3)],
   },
   {
     of: [fails('stop cable', 'broken', 'seized'), fails('stop lever', 'open', 'shut')],
-    causes: [seen('rust', 'Rust and no oil', 'Work it with oil, once it is off.', 3)],
+    causes: [lookedFor('rust', 'Rust and no oil', 'Work it with oil, once it is off.', 3)],
   },
 ];

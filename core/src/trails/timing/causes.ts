@@ -1,36 +1,30 @@
-import { fails, type CauseSpec, type Failing } from '../../machine/cause.ts';
-
-const seen = (id: string, label: string, look: string, weight: number): CauseSpec => ({
-  id,
-  label,
-  faults: [],
-  look,
-  weight,
-});
+import { fails, lookedFor, type Failing } from '../../machine/cause.ts';
 
 export const TIMING_CAUSES: readonly Failing[] = [
   {
     of: [fails('distributor body', 'late', 'early', 'half')],
     causes: [
-      seen('clamp', 'Its clamp was loose', 'Try the clamp’s bolt before it is set.', 3),
-      seen('refitted', 'It was out, and put in by eye', 'Ask who had it apart.', 3),
+      lookedFor('clamp', 'Its clamp was loose', 'Try the clamp’s bolt before it is set.', 3),
+      lookedFor('refitted', 'It was out, and put in by eye', 'Ask who had it apart.', 3),
     ],
   },
   {
     of: [fails('timing mark', 'slipped')],
-    causes: [seen('rubber', 'The rubber between hub and ring has let go', 'Look for bulged or cracked rubber.', 4)],
+    causes: [
+      lookedFor('rubber', 'The rubber between hub and ring has let go', 'Look for bulged or cracked rubber.', 4),
+    ],
   },
   {
     of: [fails('timing chain', 'worn', 'jumped')],
-    causes: [seen('tensioner', 'Its tensioner is worn or stuck', 'Look at it with the cover off.', 3)],
+    causes: [lookedFor('tensioner', 'Its tensioner is worn or stuck', 'Look at it with the cover off.', 3)],
   },
   {
     of: [fails('advance weights', 'seized', 'springs')],
-    causes: [seen('dry', 'No oil, and rust, under the plate', 'Look for red dust.', 4)],
+    causes: [lookedFor('dry', 'No oil, and rust, under the plate', 'Look for red dust.', 4)],
   },
   {
     of: [fails('vacuum pod', 'leaks', 'hose')],
-    causes: [seen('baked', 'Baked by the exhaust', 'Feel how near it sits.', 2)],
+    causes: [lookedFor('baked', 'Baked by the exhaust', 'Feel how near it sits.', 2)],
   },
-  { of: [fails('ignition map', 'limp', 'lost')], causes: [seen('damp', 'Damp in a plug', 'Look for green.', 3)] },
+  { of: [fails('ignition map', 'limp', 'lost')], causes: [lookedFor('damp', 'Damp in a plug', 'Look for green.', 3)] },
 ];

@@ -1,6 +1,5 @@
-import type { Check, CheckMaker } from '../../../machine/check.ts';
+import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
-import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
@@ -14,14 +13,6 @@ const warm = (machine: Machine): Pick<Check, 'set' | 'state' | 'opens' | 'cautio
   state: IDLE,
   opens: [],
   cautions: ['rotating parts', 'exhaust gas', ...(machine.fit.marine ? (['marine'] as const) : [])],
-});
-const look = (
-  check: Omit<Check, 'instrument' | 'probe'>,
-  sees: (scene: Scene) => Readonly<Record<string, number>>,
-): Check => ({
-  ...check,
-  instrument: 'eyes',
-  probe: { kind: 'look', sees },
 });
 
 /** Gauge and tachometer. */
@@ -74,7 +65,7 @@ const measured: CheckMaker = (machine) =>
 const tried: CheckMaker = (machine) => {
   if (!told(machine)) return [];
   const spray = (id: string, part: string, label: string, touch: string): Check =>
-    look(
+    looking(
       {
         ...warm(machine),
         id,
@@ -105,7 +96,7 @@ const tried: CheckMaker = (machine) => {
       'Vacuum hoses pinched in turn',
       'Pinch each hose at the manifold with soft pliers; follow it to its end.',
     ),
-    look(
+    looking(
       {
         state: KEY_OFF,
         opens: ['air filter off'],
@@ -126,7 +117,7 @@ const tried: CheckMaker = (machine) => {
         return { clear: 1 - blocked, blocked };
       },
     ),
-    look(
+    looking(
       {
         ...warm(machine),
         id: 'air-screw-turned',
@@ -149,7 +140,7 @@ const tried: CheckMaker = (machine) => {
         };
       },
     ),
-    look(
+    looking(
       {
         state: KEY_OFF,
         opens: ['air filter off'],
@@ -171,7 +162,7 @@ const tried: CheckMaker = (machine) => {
         return { 'on its stop': 1 - shut - hangs, 'backed off': shut, 'does not shut': hangs };
       },
     ),
-    look(
+    looking(
       {
         ...warm(machine),
         id: 'air-exhaust-hand',

@@ -1,4 +1,4 @@
-import type { CautionId, Check, CheckMaker } from '../../../machine/check.ts';
+import { looking, type CautionId, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import type { MachineState } from '../../../machine/part.ts';
@@ -6,7 +6,7 @@ import { seen } from '../../../machine/seen.ts';
 import { CRANKING, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { drinks, feedOf, flowOf, pressureAt, suctionAt } from '../feeding.ts';
-import { BULB, LINE, PUMP, TANK, VENT } from '../ids.ts';
+import { LINE, PUMP, TANK, VENT } from '../ids.ts';
 
 export const kindOf = (machine: Machine) => machine.fit.fuel?.kind;
 export const wet = (machine: Machine): CautionId[] => [
@@ -31,14 +31,7 @@ const look = (
   check: Omit<Check, 'instrument' | 'probe' | 'state' | 'opens' | 'cautions'> &
     Partial<Pick<Check, 'state' | 'opens' | 'cautions'>>,
   sees: (scene: Scene) => Readonly<Record<string, number>>,
-): Check => ({
-  state: KEY_OFF,
-  opens: [],
-  cautions: wet(machine),
-  ...check,
-  instrument: 'eyes',
-  probe: { kind: 'look', sees },
-});
+): Check => looking({ state: KEY_OFF, opens: [], cautions: wet(machine), ...check }, sees);
 
 export const fuelInTank: CheckMaker = (machine) =>
   kindOf(machine)
@@ -203,133 +196,6 @@ export const pumpPressures: CheckMaker = (machine) => {
     ),
   ];
 };
-
-/** What the bulb and the pump say by themselves. */
-export const bulbAndPump: CheckMaker = (machine) => {
-  const kind = kindOf(machine);
-  if (kind === 'bulb')
-    return [
-      look(
-        machine,
-        {
-          id: 'fuel-bulb-firm',
-          station: BULB,
-          label: 'Primer bulb, squeezed',
-          set: 'Outlet end of the bulb up, engine still.',
-          touch: 'Squeeze it ten times, let go, wait half a minute.',
-          watch: 'Firm, and stays so. Never firm: air, an empty tank or a needle that floods. Goes soft: its valves.',
-          words: ['firm and stays', 'firm, then soft', 'never firm', 'stays flat'],
-          needs: [BULB],
-          minutes: 1,
-          look: true,
-        },
-        (scene) => {
-          const { params } = scene;
-          const flat = seen(params[BULB]!['squareMetres']! < 3e-7 && params[BULB]!['holds']! > 0.5, 0.85);
-          const soft = (1 - flat) * seen(params[BULB]!['holds']! < 0.5, 0.85);
-          const fills = (params[LINE]!['airShare'] ?? 0) < 0.3 && params[TANK]!['level']! > 0.02;
-          const never = (1 - flat - soft) * Math.max(seen(!fills, 0.9), 0.5 * scene.see('floods', KEY_OFF));
-          return {
-            'firm and stays': 1 - flat - soft - never,
-            'firm, then soft': soft,
-            'never firm': never,
-            'stays flat': flat,
-          };
-        },
-      ),
-      pulseHose(machine),
-    ];
-  if (kind === 'pulse') return [pulseHose(machine)];
-  if (kind === 'electric')
-    return [
-      look(
-        machine,
-        {
-          id: 'fuel-pump-heard',
-          station: PUMP,
-          label: 'Does the pump tick?',
-          set: 'Key on, engine still, all quiet.',
-          touch: 'A hand or a screwdriver’s handle on the pump.',
-          watch: 'It ticks or hums, and slows as the bowl fills.',
-          words: ['ticks', 'silent'],
-          needs: [PUMP],
-          minutes: 0.7,
-          look: true,
-          state: KEY_ON_OPEN,
-          cautions: ['fuel vapour'],
-        },
-        ({ params }) => {
-          const silent = seen(params[PUMP]!['runs']! < 0.5, 0.96);
-          return { ticks: 1 - silent, silent };
-        },
-      ),
-      look(
-        machine,
-        {
-          id: 'fuel-pump-feed',
-          station: PUMP,
-          label: 'A lamp at the pump’s terminal',
-          set: 'Key on, the pump’s own wire on it.',
-          touch: 'Test lamp from its terminal to its body, and to a clean earth.',
-          watch: 'Bright at both: the pump is fed. Dark or dim at one: its feed, or its earth.',
-          words: ['bright', 'dark or dim'],
-          needs: [PUMP],
-          minutes: 2,
-          state: KEY_ON_OPEN,
-          cautions: ['fuel vapour', 'battery'],
-        },
-        ({ params }) => {
-          const dark = seen((params[PUMP]!['noFeed'] ?? 0) > 0.5, 0.96);
-          return { bright: 1 - dark, 'dark or dim': dark };
-        },
-      ),
-    ];
-  if (kind === 'mechanical')
-    return [
-      look(
-        machine,
-        {
-          id: 'fuel-in-oil',
-          station: PUMP,
-          label: 'Oil on the dip stick, smelt',
-          set: 'Engine still.',
-          touch: 'Wipe, dip, smell; look at its level.',
-          watch: 'Oil. Thin, over the mark and smelling of petrol: do not start it, change the oil first.',
-          words: ['only oil', 'smells of petrol'],
-          needs: [PUMP],
-          minutes: 1,
-          look: true,
-          cautions: ['fuel vapour'],
-        },
-        ({ params }) => {
-          const petrol = seen(params[PUMP]!['inOil']! > 0.5, 0.9);
-          return { 'only oil': 1 - petrol, 'smells of petrol': petrol };
-        },
-      ),
-    ];
-  return [];
-};
-
-const pulseHose = (machine: Machine): Check =>
-  look(
-    machine,
-    {
-      id: 'fuel-pulse-hose',
-      station: PUMP,
-      label: 'Pulse hose from the crankcase',
-      set: 'Engine still.',
-      touch: 'Follow it, bend it, pull at both ends.',
-      watch: 'Soft, whole, and on at both ends.',
-      words: ['sound', 'split or off'],
-      needs: [PUMP],
-      minutes: 1.5,
-      cautions: ['fuel vapour'],
-    },
-    ({ params }) => {
-      const split = seen((params[PUMP]!['hoseSplit'] ?? 0) > 0.5, 0.92);
-      return { sound: 1 - split, 'split or off': split };
-    },
-  );
 
 /** What narrows the way, opened: tap, hose, filter. */
 export const wayOpened: CheckMaker = (machine) =>

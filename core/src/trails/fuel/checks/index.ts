@@ -1,6 +1,7 @@
 import type { CheckMaker } from '../../../machine/check.ts';
 import { carburettorInside, carburettorOutside } from './carburettor.ts';
-import { bulbAndPump, flowIntoCan, fuelInTank, pumpPressures, wayOpened } from './feed.ts';
+import { flowIntoCan, fuelInTank, pumpPressures, wayOpened } from './feed.ts';
+import { bulbAndPump } from './pump.ts';
 import { fuelOrNot } from './splits.ts';
 
 /** Checks of the fuel trail, in the order in which one walks it. */

@@ -1,4 +1,4 @@
-import type { Check, CheckMaker } from '../../../machine/check.ts';
+import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -18,16 +18,12 @@ const running = (machine: Machine) => ({
     ...(machine.fit.marine ? (['marine'] as const) : []),
   ] as Check['cautions'],
 });
-const look = (
-  check: Omit<Check, 'instrument' | 'probe'>,
-  sees: (scene: Scene) => Readonly<Record<string, number>>,
-): Check => ({ ...check, instrument: 'eyes', probe: { kind: 'look', sees } });
 
 /** The lever on the pump, by hand: what everything else ends at, and what stops a runaway. */
 const lever: CheckMaker = (machine) =>
   machine.partById.has(RACK)
     ? [
-        look(
+        looking(
           {
             ...STILL,
             id: 'stop-lever',
@@ -47,7 +43,7 @@ const lever: CheckMaker = (machine) =>
             return { 'free, back at run': 1 - open - shut, 'stays at run': open, 'stays at stop': shut };
           },
         ),
-        look(
+        looking(
           {
             ...STILL,
             id: 'stop-where',
@@ -94,7 +90,7 @@ const vacuum: CheckMaker = (machine) => {
     minutes: 2.5,
   });
   const holds = (id: string, station: string, part: string, label: string, touch: string, minutes: number): Check =>
-    look(
+    looking(
       {
         ...STILL,
         id,
@@ -187,7 +183,7 @@ const solenoid: CheckMaker = (machine) => {
   if (!machine.partById.has(SOLENOID)) return [];
   const toRun = machine.fit.stop?.kind === 'cut-to-run';
   return [
-    look(
+    looking(
       {
         ...STILL,
         id: 'stop-click',
@@ -208,7 +204,7 @@ const solenoid: CheckMaker = (machine) => {
         return { clicks: 1 - silent, silent };
       },
     ),
-    look(
+    looking(
       {
         ...STILL,
         id: 'stop-feed-lamp',
@@ -227,7 +223,7 @@ const solenoid: CheckMaker = (machine) => {
         return { bright: 1 - dark, dark };
       },
     ),
-    look(
+    looking(
       {
         ...running(machine),
         id: 'stop-feed-back',
@@ -266,7 +262,7 @@ const solenoid: CheckMaker = (machine) => {
 const cable: CheckMaker = (machine) =>
   machine.partById.has(CABLE)
     ? [
-        look(
+        looking(
           {
             ...STILL,
             id: 'stop-cable-look',

@@ -1,4 +1,4 @@
-import type { Check, CheckMaker } from '../../../machine/check.ts';
+import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -11,14 +11,7 @@ const look = (
   check: Omit<Check, 'instrument' | 'probe' | 'opens' | 'cautions' | 'state'> &
     Partial<Pick<Check, 'opens' | 'cautions' | 'state'>>,
   sees: (scene: Scene) => Readonly<Record<string, number>>,
-): Check => ({
-  state: KEY_OFF,
-  opens: [],
-  cautions: ['rotating parts'],
-  ...check,
-  instrument: 'eyes',
-  probe: { kind: 'look', sees },
-});
+): Check => looking({ state: KEY_OFF, opens: [], cautions: ['rotating parts'], ...check }, sees);
 
 /** By the light: at idle and fast, the pod's hose off and on. */
 const timingLight: CheckMaker = (machine) => {
