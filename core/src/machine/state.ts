@@ -43,6 +43,8 @@ export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
 export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
 export const KEY_OFF: MachineState = { key: 'off', points: 'open' };
 export const RUNNING: MachineState = { key: 'run', points: 'turning' };
+/** The key just turned off, the engine still turning: what is fed back shows. */
+export const JUST_OFF: MachineState = { ...RUNNING, at: { switch: 'out', key: 'out' } };
 /** As it charges: idling and fast with all consumers off, fast with all on. */
 export const IDLE: MachineState = { ...RUNNING, loads: 'none' };
 export const FAST: MachineState = { ...RUNNING, speed: 'fast', loads: 'none' };

@@ -1,9 +1,15 @@
-import { KEY_OFF } from '../../machine/state.ts';
+import type { Scene } from '../../machine/scene.ts';
+import { JUST_OFF, KEY_OFF } from '../../machine/state.ts';
+import { howItRuns } from '../howItRuns.ts';
 import type { Symptom } from './symptom.ts';
+
+/** Chance that sparks go on with the key turned off: a switch that stays on, a lamp or an alternator that feeds back. */
+const sparksGoOn = (scene: Scene): number =>
+  scene.machine.partById.has('switch') ? 1 - howItRuns(scene, JUST_OFF).allDead : 0;
 
 /** Key off, or the knob pulled, and it goes on. */
 export const willNotStop: Symptom = {
   id: 'will-not-stop',
-  likelihood: (scene) => 0.002 + 0.95 * (1 - scene.see('stops', KEY_OFF)),
+  likelihood: (scene) => 0.002 + 0.95 * Math.max(1 - scene.see('stops', KEY_OFF), sparksGoOn(scene)),
   elsewhere: { stop: 0.6, spark: 0.03, fuel: 0.01, charge: 0.01, timing: 0.01 },
 };

@@ -1,6 +1,6 @@
 import { howItRuns } from '../../../engine/howItRuns.ts';
 import { Scene } from '../../../machine/scene.ts';
-import { changedState, KEY_ON_OPEN, RUNNING } from '../../../machine/state.ts';
+import { JUST_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import type { PartParams } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { startsAtRpm } from '../exciting.ts';
@@ -45,7 +45,6 @@ export const exciters = (fit: Fit): readonly Exciter[] => {
   ];
 };
 
-const JUST_OFF = changedState(RUNNING, { at: { switch: 'out', key: 'out' } });
 const switched = ({ machine }: Scene): boolean =>
   machine.partById.has('switch') && machine.trails.some((t) => t.id === 'spark') && machine.offers.spark !== undefined;
 
