@@ -1,6 +1,7 @@
 import { formatBand, type CheckView, type RankedView, type Ruler } from '@pondu/core';
 import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2 } from 'lucide-react';
 import { Link } from 'react-router';
+import { GaugeFace } from '../../ruler/GaugeFace.tsx';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
 import { WordRuler } from '../../ruler/WordRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -150,6 +151,7 @@ export function CheckCard({
             >
               {entry.error}
             </p>
+            {check.dimension === 'pressure' && <GaugeFace ruler={ruler} reading={reading} />}
             <ReadingRuler ruler={ruler} reading={reading} />
           </>
         ) : (
