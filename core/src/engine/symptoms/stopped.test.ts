@@ -17,7 +17,9 @@ function chance(body: MachineBody, faultId?: string): number {
 describe('an engine that will not stop', () => {
   it('a sound one stops with its key, with points and with a module, with its alternator charging', () => {
     expect(chance(machine())).toBeLessThan(0.01);
-    expect(chance(machine({ layout: 'electronic', ballast: 'none', cylinders: 4, trigger: 'hall' }))).toBeLessThan(0.05);
+    expect(chance(machine({ layout: 'electronic', ballast: 'none', cylinders: 4, trigger: 'hall' }))).toBeLessThan(
+      0.05,
+    );
     expect(chance(CHARGED['alternator with a lamp']!)).toBeLessThan(0.01);
   });
   it('a switch that stays on does not let it', () => {

@@ -25,7 +25,7 @@ function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
     return vapour * (0.55 * idle + 0.45 * main) * level * dry;
   }
   const shut = 1 + 0.9 * (1 - choke['opens']!);
-  const jets = how === 'idle' ? 0.92 * idle + 0.08 * main : 0.15 * idle + 0.85 * main;
+  const jets = how === 'idle' ? 0.92 * idle + 0.08 * main : 0.08 * idle + 0.92 * main;
   // A warm engine boils off nearly all of it, but for what has gone out of a stale one.
   return shut * jets * level * dry * (0.8 + 0.2 * light);
 }

@@ -1,0 +1,20 @@
+import { INSTRUMENTS } from '../instruments/index.ts';
+import { Scene } from '../machine/scene.ts';
+import type { MachineBody } from '../schema/machine.ts';
+import { drawSound, withFault } from '../tracing/draw.ts';
+import { buildModel } from '../tracing/model.ts';
+import { house } from './machines.ts';
+
+/** What a check shows on a machine with every figure in the middle of its band, sound or with one fault: a number in SI, or its likeliest word. */
+export function readsLike(body: MachineBody, checkId: string, faultId?: string, severity = 0.6): number | string {
+  const model = buildModel(body, { ...house, owns: [...house.owns, 'LED lamp', 'capacitance meter'] });
+  const check = model.checks.find((c) => c.id === checkId);
+  if (!check) throw new Error(`No check "${checkId}"`);
+  const fault = model.faults.find((f) => f.id === faultId);
+  if (faultId !== undefined && !fault) throw new Error(`No fault "${faultId}"`);
+  const sound = drawSound(model, () => 0.5);
+  const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, severity) : sound);
+  const seen = INSTRUMENTS[check.instrument].observe(scene, check);
+  if (seen.kind === 'number') return seen.value;
+  return Object.entries(seen.shares).sort((a, b) => b[1] - a[1])[0]![0];
+}

@@ -1,0 +1,115 @@
+import { describe, expect, it } from 'vitest';
+import { FUELLED } from '../../../__tests__/fuelMachines.ts';
+import { readsLike } from '../../../__tests__/readsLike.ts';
+
+const gravity = FUELLED['by its own weight, a magneto']!;
+const mechanical = FUELLED['mechanical pump, breaker points']!;
+const electric = FUELLED['electric pump, two carburettors, a sealed tank']!;
+const pulse = FUELLED['pulse pump, capacitor discharge']!;
+const bulb = FUELLED['tank apart, primer bulb']!;
+
+/** What a mechanic would see on such a machine, sound and with its faults: from the trade, not from the model. */
+describe('by eye, nose and hand', () => {
+  it.each([
+    [gravity, 'fuel-level', undefined, 'enough'],
+    [gravity, 'fuel-level', 'fuel-tank.empty', 'empty'],
+    [gravity, 'fuel-sample', undefined, 'fresh'],
+    [gravity, 'fuel-sample', 'fuel-tank.stale', 'smells of varnish'],
+    [gravity, 'fuel-sample', 'fuel-tank.watered', 'water under it'],
+    [gravity, 'fuel-sample', 'fuel-tank.empty', 'nothing comes'],
+    [gravity, 'fuel-cap', undefined, 'no hiss'],
+    [gravity, 'fuel-cap', 'fuel-vent.blocked', 'hisses'],
+    [gravity, 'fuel-cap', 'fuel-filter.blocked', 'no hiss'],
+    [mechanical, 'fuel-bubbles', undefined, 'solid fuel'],
+    [mechanical, 'fuel-bubbles', 'fuel-line.air', 'bubbles'],
+    [mechanical, 'fuel-bubbles', 'fuel-tank.empty', 'stays empty'],
+    [mechanical, 'fuel-in-oil', undefined, 'only oil'],
+    [mechanical, 'fuel-in-oil', 'fuel-pump.torn', 'smells of petrol'],
+    [mechanical, 'fuel-in-oil', 'fuel-pump.worn', 'only oil'],
+    [electric, 'fuel-pump-heard', undefined, 'ticks'],
+    [electric, 'fuel-pump-heard', 'fuel-pump.dead', 'silent'],
+    [electric, 'fuel-pump-heard', 'fuel-pump.feed', 'silent'],
+    [electric, 'fuel-pump-feed', 'fuel-pump.dead', 'bright'],
+    [electric, 'fuel-pump-feed', 'fuel-pump.feed', 'dark or dim'],
+    [pulse, 'fuel-pulse-hose', undefined, 'sound'],
+    [pulse, 'fuel-pulse-hose', 'fuel-pump.hose', 'split or off'],
+    [bulb, 'fuel-bulb-firm', undefined, 'firm and stays'],
+    [bulb, 'fuel-bulb-firm', 'fuel-bulb.leaks', 'firm, then soft'],
+    [bulb, 'fuel-bulb-firm', 'fuel-line.air', 'never firm'],
+    [bulb, 'fuel-bulb-firm', 'fuel-tank.empty', 'never firm'],
+    [gravity, 'fuel-drips', undefined, 'dry'],
+    [gravity, 'fuel-drips', 'fuel-needle.leaks', 'drips or runs'],
+    [gravity, 'fuel-drips', 'fuel-float.heavy', 'drips or runs'],
+    [gravity, 'fuel-drips', 'fuel-choke.shut', 'dry'],
+    [gravity, 'fuel-bowl-drain', undefined, 'a bowlful, and again'],
+    [gravity, 'fuel-bowl-drain', 'fuel-needle.shut', 'hardly anything'],
+    [gravity, 'fuel-bowl-drain', 'fuel-idle-jet.blocked', 'a bowlful, and again'],
+    [gravity, 'fuel-choke-look', undefined, 'closes and opens'],
+    [gravity, 'fuel-choke-look', 'fuel-choke.open', 'stays open'],
+    [gravity, 'fuel-choke-look', 'fuel-choke.shut', 'stays shut'],
+    [gravity, 'fuel-tap-look', 'fuel-tap.blocked', 'blocked'],
+    [gravity, 'fuel-tap-look', 'fuel-filter.blocked', 'clear'],
+    [gravity, 'fuel-filter-look', 'fuel-filter.blocked', 'blocked'],
+    [gravity, 'fuel-hose-look', 'fuel-line.blocked', 'blocked'],
+    [gravity, 'fuel-idle-jet-look', 'fuel-idle-jet.blocked', 'blocked'],
+    [gravity, 'fuel-main-jet-look', 'fuel-idle-jet.blocked', 'clear'],
+    [gravity, 'fuel-float-look', 'fuel-float.heavy', 'heavy'],
+    [gravity, 'fuel-float-look', 'fuel-float.low', 'set too low'],
+    [gravity, 'fuel-needle-look', undefined, 'passes and holds'],
+    [gravity, 'fuel-needle-look', 'fuel-needle.shut', 'never passes'],
+    [gravity, 'fuel-needle-look', 'fuel-needle.leaks', 'never holds'],
+  ] as const)('%#: %j reads as it should', (machine, check, fault, word) => {
+    expect(readsLike(machine, check, fault), `${check} with ${fault ?? 'nothing wrong'}`).toBe(word);
+  });
+});
+
+describe('cheap questions that part fuel from the rest', () => {
+  it.each([
+    ['fuel-whiff', undefined, 'it fired without'],
+    ['fuel-whiff', 'fuel-needle.shut', 'fires for a moment'],
+    ['fuel-whiff', 'fuel-tank.empty', 'fires for a moment'],
+    ['fuel-whiff', 'points-1.burnt', 'nothing changes'],
+    ['fuel-whiff', 'fuel-needle.leaks', 'nothing changes'],
+    ['fuel-plug', undefined, 'damp'],
+    ['fuel-plug', 'points-1.burnt', 'damp'],
+    ['fuel-plug', 'fuel-needle.shut', 'bone dry'],
+    ['fuel-plug', 'fuel-needle.leaks', 'dripping'],
+    ['fuel-clear', 'fuel-needle.leaks', 'catches and clears'],
+    ['fuel-clear', 'fuel-needle.shut', 'no different'],
+    ['fuel-choke-hand-idle', undefined, 'slows down'],
+    ['fuel-choke-hand-idle', 'fuel-idle-jet.blocked', 'picks up'],
+    ['fuel-choke-hand-idle', 'fuel-choke.shut', 'smokes and stops'],
+    ['fuel-choke-hand-fast', 'fuel-main-jet.blocked', 'picks up'],
+    ['fuel-choke-hand-fast', 'fuel-idle-jet.blocked', 'slows down'],
+  ] as const)('%s with %s: %s', (check, fault, word) => {
+    expect(readsLike(gravity, check, fault, 0.9)).toBe(word);
+  });
+});
+
+describe('gauge and can', () => {
+  const ml = (machine: typeof gravity, fault?: string) => (readsLike(machine, 'fuel-can', fault) as number) * 1e6;
+  const kPa = (check: string, fault?: string) => (readsLike(mechanical, check, fault) as number) / 1e3;
+  it('a car’s pump fills some hundred millilitres in half a minute, a worn or starved one hardly any', () => {
+    expect(ml(mechanical)).toBeGreaterThan(200);
+    expect(ml(mechanical)).toBeLessThan(700);
+    for (const fault of ['fuel-pump.torn', 'fuel-filter.blocked', 'fuel-line.blocked', 'fuel-tank.empty'])
+      expect(ml(mechanical, fault), fault).toBeLessThan(100);
+  });
+  it('a needle that sticks does not show in the can, its hose being off', () => {
+    expect(ml(mechanical, 'fuel-needle.shut')).toBeCloseTo(ml(mechanical), 6);
+  });
+  it('a small tank over its carburettor gives less, and enough', () => {
+    expect(ml(gravity)).toBeGreaterThan(40);
+    expect(ml(gravity)).toBeLessThan(ml(mechanical));
+  });
+  it('a mechanical pump presses 14 to 35 kPa less its lift, a torn one hardly anything', () => {
+    expect(kPa('fuel-pressure')).toBeGreaterThan(14);
+    expect(kPa('fuel-pressure')).toBeLessThan(35);
+    expect(kPa('fuel-pressure', 'fuel-pump.torn')).toBeLessThan(5);
+  });
+  it('before the pump: little vacuum when well, much of it before a blocked filter, none with a dead pump', () => {
+    expect(kPa('fuel-suction')).toBeGreaterThan(-9);
+    expect(kPa('fuel-suction', 'fuel-filter.blocked')).toBeLessThan(-12);
+    expect(Math.abs(kPa('fuel-suction', 'fuel-pump.torn'))).toBeLessThan(5);
+  });
+});
