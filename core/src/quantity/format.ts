@@ -56,9 +56,12 @@ export function formatBand(low: number, high: number, dimension: Dimension): str
   if (high === Infinity) return `over ${formatQuantity(low, dimension)}`;
   const unit = pickUnit(Math.max(Math.abs(low), Math.abs(high)), dimension);
   if (low === high) return formatQuantity(low, dimension);
-  const digits = high > WIDE_BAND * low ? 2 : 3;
+  const [small, large] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
+  const digits = low * high <= 0 || large > WIDE_BAND * small ? 2 : 3;
   const show = (v: number) => digitsOf(v / unit.factor, digits).replace('-', '−');
-  return `${show(low)}–${show(high)}${unit.symbol === '°' ? '' : ' '}${unit.symbol}`.trim();
+  // A dash between two minus signs is not read.
+  const between = low < 0 ? ' to ' : '–';
+  return `${show(low)}${between}${show(high)}${unit.symbol === '°' ? '' : ' '}${unit.symbol}`.trim();
 }
 
 /** All symbols a box for this dimension may show. */

@@ -90,6 +90,8 @@ describe('what is shown', () => {
   it('shows a band in one unit', () => {
     expect(formatBand(1.3, 1.8, 'resistance')).toBe('1.3–1.8 Ω');
     expect(formatBand(6500, 10500, 'resistance')).toBe('6.5–11 kΩ');
+    expect(formatBand(-72e3, -60e3, 'pressure')).toBe('−72 to −60 kPa');
+    expect(formatBand(-8, 12, 'angle')).toBe('−8 to 12°');
   });
 
   it('reads back what it shows, to the digits shown', () => {

@@ -106,6 +106,20 @@ describe('a check answered in words', () => {
   });
 });
 
+it('what lies below nothing is laid out below nothing: vacuum, a spark after top centre', () => {
+  for (const dimension of ['pressure', 'angle', 'current'] as const) {
+    const { x, ticks } = rulerScale(
+      { dimension, words: [], well: landing('', -70, -62), suspects: [landing('leak', -55, 5)] },
+      undefined,
+      600,
+    );
+    expect(x(-70)).toBeLessThan(x(-62));
+    expect(x(-62)).toBeLessThan(x(-55));
+    expect(x(-55)).toBeLessThan(x(0));
+    expect(Math.min(...ticks)).toBeLessThan(0);
+  }
+});
+
 describe('a gauge', () => {
   const vacuum: Ruler = {
     dimension: 'pressure',

@@ -10,6 +10,8 @@ export interface RulerScale {
 
 const OPEN_STRIP = 58;
 const NICE = [1, 2, 5];
+/** What is read below nothing as well: vacuum, a spark after top centre, a battery that is emptied. */
+const SIGNED: ReadonlySet<Dimension> = new Set<Dimension>(['current', 'pressure', 'angle']);
 
 /** Round figures spread evenly along a ruler that is linear near zero and relative above it. */
 function niceTicks(low: number, high: number, dimension: Dimension, most: number): number[] {
@@ -42,7 +44,8 @@ export function rulerScale(ruler: Ruler, reading: number | undefined, width: num
     .concat(reading ?? [])
     .filter((v) => Number.isFinite(v));
   let [low, high] = ends.length ? [Math.min(...ends), Math.max(...ends)] : [0, 1];
-  if (dimension === 'voltage') low = Math.min(low, 0);
+  if (dimension === 'voltage' || (SIGNED.has(dimension) && low < 0))
+    [low, high] = [Math.min(low, 0), Math.max(high, 0)];
   else low = Math.max(0, Math.min(low, high * 0.8));
   const pad = (toRuler(high, dimension) - toRuler(low, dimension)) * 0.04 || 0.2;
   low = low === 0 ? 0 : fromRuler(toRuler(low, dimension) - pad, dimension);
