@@ -114,7 +114,7 @@ describe('air and timing together', () => {
     await page.waitForSelector('section[aria-label="Check"][aria-busy="false"]');
     expect(await answerCheck(page, player)).toMatch(/^Try it: /);
     await page.waitForNetworkIdle({ idleTime: 300 });
-    expect(await traceToVerdict(page, player)).toBe('Enough: set the timing, tighten the clamp');
+    expect(await traceToVerdict(page, player, 30)).toBe('Enough: set the timing, tighten the clamp');
     expect(faults).toEqual([]);
   });
 });
