@@ -1,3 +1,4 @@
+import { PETROL_DENSITY } from '../../fluids/index.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
@@ -33,7 +34,7 @@ function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
 /** Chance that fuel stands where air should be, by what passes the seat against what is drunk, and by the float. */
 export function floodsIn(p: MachineParams, { head, pump }: { head: number; pump: number }): number {
   const seat = p[C.needle]!['leakSquareMetres']!;
-  const passes = 0.7 * seat * Math.sqrt((2 * Math.max(0, head + pump)) / 745);
+  const passes = 0.7 * seat * Math.sqrt((2 * Math.max(0, head + pump)) / PETROL_DENSITY);
   const bySeat = logistic((Math.log(passes + 1e-12) - Math.log(3 * NUISANCE)) / 0.4);
   const byFloat = logistic((p[C.float]!['high']! - 0.45) / 0.06);
   return 1 - (1 - bySeat) * (1 - byFloat);
