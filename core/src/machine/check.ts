@@ -1,6 +1,7 @@
 import type { NodeName } from '../network/index.ts';
 import type { MachineState } from './part.ts';
 import { CRANKING, KEY_ON_CLOSED } from './state.ts';
+import { idOf } from './numbered.ts';
 import type { Machine } from './machine.ts';
 import type { Scene } from './scene.ts';
 import type { SparkPlace } from './observed.ts';
@@ -126,7 +127,7 @@ export const switching = (machine: Machine) =>
 
 /** Points that can be bumped shut with the key on: a battery's, not a magneto's. */
 export const hasHeldPoints = (machine: Machine): boolean =>
-  hasPart(machine, 'switch') && (hasPart(machine, 'points') || hasPart(machine, 'points-1'));
+  hasPart(machine, 'switch') && (hasPart(machine, 'points') || hasPart(machine, idOf('points', 1)));
 
 export const hasPart = (machine: Machine, id: string): boolean => machine.parts.some((p) => p.id === id);
 
@@ -140,20 +141,6 @@ export const overPoints = (machine: Machine): Opening => (hasPart(machine, 'flyw
 export const openedWords = (machine: Machine): string => (hasPart(machine, 'flywheel') ? 'Flywheel off' : 'Cover off');
 export const pullerCaution = (machine: Machine): readonly CautionId[] =>
   hasPart(machine, 'flywheel') ? ['flywheel puller'] : [];
-
-/** One for each thing of a kind: each coil, each pair of points. `named` numbers a word where there are several. */
-export function eachOf(
-  machine: Machine,
-  beginning: string,
-  make: (n: number, named: (what: string) => string) => Check,
-): Check[] {
-  const numbers = machine.parts.flatMap((p) => new RegExp(`^${beginning}(\\d+)$`).exec(p.id)?.[1] ?? []).map(Number);
-  return numbers.map((n) => make(n, (what) => (numbers.length === 1 ? what : `${what} ${n}`)));
-}
-
-/** Parts of the machine with these beginnings, such as every stop wire. */
-export const partsLike = (machine: Machine, ...beginnings: string[]): string[] =>
-  machine.parts.map((p) => p.id).filter((id) => beginnings.some((b) => id.startsWith(b)));
 
 /** Key off, but the stop switch held at run: its line must then be free of earth. */
 export const STOP_AT_RUN: MachineState = { key: 'off', points: 'open', stopHeld: 'run' };

@@ -1,6 +1,7 @@
 import type { Element, NodeName } from '../network/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { Fit } from '../schema/fit.ts';
+import type { OneOf } from './numbered.ts';
 
 /** Figures of one part, SI. A part kind names its own. */
 export type PartParams = Readonly<Record<string, number>>;
@@ -126,6 +127,7 @@ export interface PartInstance {
   /** Only these ways of failing; all when absent. */
   readonly fails?: readonly string[];
   readonly cylinder?: number;
+  readonly oneOf?: OneOf;
   /** Of several alike: what they are called together. */
   readonly together?: string;
   /** The part whose given figures and prices hold for this one too, unless it has its own. */

@@ -1,3 +1,4 @@
+import { idOf, numbered } from '../../machine/numbered.ts';
 import type { PartInstance } from '../../machine/part.ts';
 import { SHARED_PARTS as PARTS } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';
@@ -19,7 +20,7 @@ const KINDS = {
 /** Numbered over all places, so that one taken out at another place renames none here. */
 const at = (fit: Fit, place: AddedPlace) =>
   (fit.added ?? [])
-    .map((a, k) => ({ ...a, id: `added-${k + 1}` }))
+    .map((a, k) => ({ ...a, ...numbered('added', k + 1) }))
     .filter((a) => (a.at ?? 'after the switch') === place);
 
 export const addedStations = (fit: Fit, place: AddedPlace): Station[] =>
@@ -30,8 +31,9 @@ export const addedAt = (fit: Fit, place: AddedPlace, to: string): string => at(f
 
 /** In line one after the other, the last of them ending at `to`. */
 export const addedParts = (fit: Fit, place: AddedPlace, to: string): PartInstance[] =>
-  at(fit, place).map(({ id, label, what }, k, all) => ({
+  at(fit, place).map(({ id, oneOf, label, what }, k, all) => ({
     id,
+    oneOf,
     label,
     station: id,
     kind: KINDS[what],
@@ -40,5 +42,5 @@ export const addedParts = (fit: Fit, place: AddedPlace, to: string): PartInstanc
 
 export const addedNames = (fit: Fit): Record<string, string> =>
   Object.fromEntries(
-    (fit.added ?? []).map((a, k) => [`added-${k + 1}`, `the near side of the ${a.label.toLowerCase()}`]),
+    (fit.added ?? []).map((a, k) => [idOf('added', k + 1), `the near side of the ${a.label.toLowerCase()}`]),
   );

@@ -1,3 +1,4 @@
+import { idOf } from '../../machine/numbered.ts';
 import { dumpedVolts, storeVolts, type CapacitorDischarge } from '../../ignition/index.ts';
 import type { MachineState, PartParams } from './parts/index.ts';
 import { logistic } from '../../random/lcg.ts';
@@ -38,11 +39,11 @@ function fires(scene: Known, state: MachineState, cylinder: number): number {
 
 /** Coil of a cylinder; another one, off the shelf, where a helper has clipped it in. */
 const coilOf = (scene: Known, state: MachineState, cylinder: number): PartParams =>
-  figuresOf(scene, `coil-${cylinder}`, state);
+  figuresOf(scene, idOf('coil', cylinder), state);
 
 /** Ohms in the loop that the store is dumped through: thyristor, wire to the coil, winding, earth of the pack. */
 function loopOhms(scene: Known, cylinder: number, coil: PartParams): number {
-  const wire = scene.params[`coil-wire-${cylinder}`]!['ohms']!;
+  const wire = scene.params[idOf('coil-wire', cylinder)]!['ohms']!;
   return THYRISTOR_OHMS + wire + coil['primaryOhms']! + scene.params['pack-earth']!['ohms']!;
 }
 

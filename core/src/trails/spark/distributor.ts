@@ -1,3 +1,4 @@
+import { idOf } from '../../machine/numbered.ts';
 import { PARTS, type PartInstance } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';
 import type { SparkPlace } from '../../machine/observed.ts';
@@ -41,6 +42,6 @@ export function distributorParts(fit: Fit): PartInstance[] {
 export function distributorPath(place: SparkPlace, cylinder: number): string[] {
   const toLead = ['coil', 'coil-lead'];
   if (place === 'coil lead') return toLead;
-  const toPlugLead = [...toLead, 'cap', 'rotor', `lead-${cylinder}`];
-  return place === 'plug lead' ? toPlugLead : [...toPlugLead, `plug-${cylinder}`, 'plugs'];
+  const toPlugLead = [...toLead, 'cap', 'rotor', idOf('lead', cylinder)];
+  return place === 'plug lead' ? toPlugLead : [...toPlugLead, idOf('plug', cylinder), 'plugs'];
 }

@@ -1,3 +1,4 @@
+import { idOf } from '../../machine/numbered.ts';
 import { magnetoAmps, magnetoCircuit, sheared, type FiringPlan, type Magneto } from '../../ignition/index.ts';
 import { fluxShare, type MachineState } from './parts/index.ts';
 import { crankshaftRpm, magnetsOf } from './generated.ts';
@@ -23,20 +24,20 @@ const OWN = (cylinder: number): Fired => ({ unit: cylinder, path: ownCoilPath })
 
 /** Ohms from the points' end of a coil to earth with the coil away: contacts, condenser, stop line. */
 function acrossPoints(scene: Known, state: MachineState, unit: number, points: 'open' | 'closed'): number {
-  const bare: MachineState = { ...state, points, unplugged: [...(state.unplugged ?? []), `coil-${unit}`] };
+  const bare: MachineState = { ...state, points, unplugged: [...(state.unplugged ?? []), idOf('coil', unit)] };
   return Math.max(1e-3, scene.solve(bare).outputOhms(`coil-${unit}`, '0'));
 }
 
 /** What is across the points: the machine's own condenser unless it is unhooked, and one that a helper clips on. */
 function farads(scene: Known, state: MachineState, unit: number): number {
-  const id = `condenser-${unit}`;
+  const id = idOf('condenser', unit);
   const own = state.unplugged?.includes(id) ? WIRING_FARADS : scene.params[id]!['farads']!;
   return own + (state.clipped?.includes(id) ? 0.22e-6 : 0);
 }
 
 /** This machine's own magneto on one cylinder, all figures known. */
 export function magnetoOf(scene: Known, state: MachineState, cylinder: number, by = OWN(cylinder)): Magneto {
-  const coil = figuresOf(scene, `coil-${by.unit}`, state);
+  const coil = figuresOf(scene, idOf('coil', by.unit), state);
   const magnets = magnetsOf(scene);
   const path = sparkPath(scene, by.path('plug', cylinder), state);
   const whole: Magneto = {
@@ -53,7 +54,7 @@ export function magnetoOf(scene: Known, state: MachineState, cylinder: number, b
     condenserFarads: farads(scene, state, by.unit),
     openOhms: acrossPoints(scene, state, by.unit, 'open'),
     opensDegrees: OPENS_DEGREES,
-    closedDegrees: scene.params[`points-${by.unit}`]!['dwellDegrees']!,
+    closedDegrees: scene.params[idOf('points', by.unit)]!['dwellDegrees']!,
     celsius: 20,
   };
   return sheared(whole, magnets['slipDegrees'] ?? 0);
@@ -69,7 +70,7 @@ export const magnetoSpark =
     const loop = m.primaryOhms + m.pointsOhms;
     const cut = Math.max(0, 1 - loop / (m.primaryOhms + m.openOhms));
     const amps = magnetoAmps(m, crankshaftRpm(scene, state)) * cut;
-    const coil = figuresOf(scene, `coil-${by(cylinder).unit}`, state);
+    const coil = figuresOf(scene, idOf('coil', by(cylinder).unit), state);
     return sparkOfCut(path, coil, amps, askedVolts(scene, place, cylinder, gapMetres), {
       condenserFarads: m.condenserFarads,
       leakOhms: m.openOhms,
@@ -81,7 +82,7 @@ export const magnetoFiring =
   (by: (cylinder: number) => Fired = OWN) =>
   (scene: Known, state: MachineState, cylinder: number, sparks: boolean): FiringPlan => {
     const whole = magnetoOf(scene, state, cylinder, by(cylinder));
-    const coil = figuresOf(scene, `coil-${by(cylinder).unit}`, state);
+    const coil = figuresOf(scene, idOf('coil', by(cylinder).unit), state);
     const m = { ...whole, shuntOhms: shuntWithIron(coil, whole.condenserFarads, whole.shuntOhms) };
     const path = sparkPath(scene, by(cylinder).path('plug', cylinder), state);
     const plug = plugOf(path, askedVolts(scene, 'plug', cylinder) + path.gapVolts, m.secondaryOhms);

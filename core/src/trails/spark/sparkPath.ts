@@ -1,3 +1,4 @@
+import { idOf } from '../../machine/numbered.ts';
 import { burnJoules, chargeAtSpark, requiredVolts } from '../../ignition/index.ts';
 import { figuresIn, OPEN_OHMS, type HighTension, type MachineState, type PartParams } from './parts/index.ts';
 import type { Known } from '../../machine/known.ts';
@@ -35,15 +36,15 @@ export function figuresOf(scene: Known, id: string, state: MachineState): PartPa
 
 /** Of a coil of the cylinder's own: to its lead, or on to its plug. */
 export const ownCoilPath = (place: SparkPlace, cylinder: number): string[] => [
-  `coil-${cylinder}`,
-  `lead-${cylinder}`,
-  ...(place === 'plug' ? [`plug-${cylinder}`, 'plugs'] : []),
+  idOf('coil', cylinder),
+  idOf('lead', cylinder),
+  ...(place === 'plug' ? [idOf('plug', cylinder), 'plugs'] : []),
 ];
 
 /** Volts a place asks of the coil, before the gaps on the way there. */
 export function askedVolts(scene: Known, place: SparkPlace, cylinder: number, gapMetres?: number): number {
   if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
-  const gap = scene.params[`plug-${cylinder}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!;
+  const gap = scene.params[idOf('plug', cylinder)]!['gapMetres']! + scene.params['plugs']!['extraGap']!;
   // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
   const { bar, kelvin } = chargeAtSpark(scene.machine.fit.compressionRatio, 0.95, 300);
   return requiredVolts(bar, kelvin, gap);

@@ -1,3 +1,4 @@
+import { numbered } from '../../machine/numbered.ts';
 import { PARTS, type PartInstance, type PartKind } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';
 import type { Station } from '../../machine/trail.ts';
@@ -16,7 +17,7 @@ export const coilStations: readonly Station[] = [
 export function endsOfSpark(fit: Fit): PartInstance[] {
   const each = Array.from({ length: fit.cylinders }, (_, i): PartInstance[] => [
     {
-      id: `lead-${i + 1}`,
+      ...numbered('lead', i + 1),
       label: `Plug lead ${i + 1}`,
       together: 'Plug leads',
       station: 'plug-leads',
@@ -27,7 +28,7 @@ export function endsOfSpark(fit: Fit): PartInstance[] {
       weight: 2 / fit.cylinders,
     },
     {
-      id: `plug-${i + 1}`,
+      ...numbered('plug', i + 1),
       label: `Plug ${i + 1}`,
       together: 'Plugs',
       station: 'plugs',
@@ -71,7 +72,7 @@ export const stopLine = {
   ] as readonly Station[],
   parts: (tiedTo: readonly string[]): PartInstance[] => [
     ...tiedTo.map((node, i): PartInstance => ({
-      id: `stop-wire-${i + 1}`,
+      ...numbered('stop-wire', i + 1),
       label: tiedTo.length > 1 ? `Stop wire of cylinder ${i + 1}` : 'Stop wire',
       station: 'stop-wire',
       ...(i > 0 ? { like: 'stop-wire-1' } : {}),

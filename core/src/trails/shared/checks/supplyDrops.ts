@@ -1,3 +1,4 @@
+import { partsOf } from '../../../machine/numbered.ts';
 import { hasPart, loaded, nodeOf, touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 
 /** Drop over one piece of the supply while it carries the coil's current: it names the joint that volts only hint at. */
@@ -33,11 +34,11 @@ export const supplyDrops: CheckMaker = (machine) => {
       opens: ['behind the dash'],
       minutes: 2,
     }),
+    ...partsOf(machine, 'added').map((p) =>
+      over(`${p.id}-drop`, p.id, `across the ${p.label.toLowerCase()}`, p.nodes['a']!, p.nodes['b']!, {}),
+    ),
     ...machine.parts
-      .filter((p) => p.id.startsWith('added-'))
-      .map((p) => over(`${p.id}-drop`, p.id, `across the ${p.label.toLowerCase()}`, p.nodes['a']!, p.nodes['b']!, {})),
-    ...machine.parts
-      .filter((p) => p.id.startsWith('coil-minus'))
+      .filter((p) => p.id === 'coil-minus' || p.oneOf?.what === 'coil-minus')
       .map((p) =>
         over(`${p.id}-drop`, 'coil-minus', `along the ${p.label.toLowerCase()}`, p.nodes['a']!, p.nodes['b']!, {
           opens: hasPart(machine, 'cap') ? ['cap off'] : ['cowl off'],

@@ -1,5 +1,6 @@
+import { partsOf } from '../../../machine/numbered.ts';
 import { chargePeakVolts } from '../dischargeSpark.ts';
-import { CRANKING, partsLike, type CheckMaker, type Check } from '../../../machine/check.ts';
+import { CRANKING, type CheckMaker, type Check } from '../../../machine/check.ts';
 
 /** At the pack with all connected, and again with the stop line away: the difference is the stop line. */
 export const chargePeakLoaded: CheckMaker = (machine) => {
@@ -18,7 +19,7 @@ export const chargePeakLoaded: CheckMaker = (machine) => {
     opens: [],
     cautions: ['capacitor charge', 'rotating parts'],
   };
-  const state = { ...CRANKING, unplugged: partsLike(machine, 'stop-wire-') };
+  const state = { ...CRANKING, unplugged: partsOf(machine, 'stop-wire').map((p) => p.id) };
   const stopOff: Check = {
     ...plugged,
     id: 'charge-peak-stop-off',

@@ -1,8 +1,9 @@
-import { eachOf, KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 /** Coil of a magneto against its flywheel: one for each cylinder. */
 export const coilAirGap: CheckMaker = (machine) =>
-  eachOf(machine, 'coil-', (n, named) => ({
+  eachOf(machine, 'coil', (n, named) => ({
     id: `coil-${n}-air-gap`,
     station: 'coils',
     label: `${named('Coil')}: gap to the flywheel`,
@@ -10,9 +11,9 @@ export const coilAirGap: CheckMaker = (machine) =>
     touch: 'Slide a feeler of brass or card between the laminations and the flywheel.',
     watch: 'Alike on both feet; no rubbing marks.',
     instrument: 'feeler gauge',
-    probe: { kind: 'figure', value: (scene) => scene.params[`coil-${n}`]!['airGapMetres']! },
+    probe: { kind: 'figure', value: (scene) => scene.params[idOf('coil', n)]!['airGapMetres']! },
     state: KEY_OFF,
-    needs: [`coil-${n}`, `points-${n}`, 'flywheel'],
+    needs: [idOf('coil', n), idOf('points', n), 'flywheel'],
     minutes: 1.5,
     opens: ['cowl off'],
     cautions: [],

@@ -1,9 +1,10 @@
-import { CRANKING, eachOf, type CheckMaker } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { CRANKING, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
 /** One for each plug coil. */
 export const coilCommand: CheckMaker = (machine) =>
-  eachOf(machine, 'command-', (n) => ({
+  eachOf(machine, 'command', (n) => ({
     id: `command-${n}-signal`,
     station: 'command',
     label: `Command at coil ${n}, cranking`,
@@ -15,7 +16,7 @@ export const coilCommand: CheckMaker = (machine) =>
       kind: 'look',
       sees: (scene) => {
         const { untold, dead } = scene.params['computer'] as { untold: number; dead: number };
-        const silent = untold > 0.5 || dead > 0.5 || scene.params[`command-${n}`]!['ohms']! > 1e4;
+        const silent = untold > 0.5 || dead > 0.5 || scene.params[idOf('command', n)]!['ohms']! > 1e4;
         const still = seen(silent, 0.96);
         return { 'does not pulse': still, pulses: 1 - still };
       },

@@ -1,8 +1,9 @@
-import { eachOf, KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 /** From the pack's end, through the wire and the coil's primary: one for each coil. */
 export const coilWireOhms: CheckMaker = (machine) =>
-  eachOf(machine, 'coil-', (n, named) => ({
+  eachOf(machine, 'coil', (n, named) => ({
     id: `coil-wire-${n}-ohms`,
     station: 'coil-wires',
     label: `From the pack through ${named('coil')} to earth`,
@@ -12,7 +13,7 @@ export const coilWireOhms: CheckMaker = (machine) =>
     instrument: 'ohmmeter',
     probe: { kind: 'ohms', red: `out-${n}`, black: '0' },
     state: KEY_OFF,
-    needs: [`coil-wire-${n}`],
+    needs: [idOf('coil-wire', n)],
     minutes: 1,
     opens: ['connectors apart'],
     cautions: ['capacitor charge'],

@@ -1,9 +1,10 @@
-import { eachOf, KEY_OFF, type CheckMaker, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
 /** One for each cylinder. */
 export const lookOwnPoints: CheckMaker = (machine) =>
-  eachOf(machine, 'points-', (n, named) => ({
+  eachOf(machine, 'points', (n, named) => ({
     id: `look-points-${n}`,
     station: 'points',
     label: `Faces of ${named('points')}`,
@@ -14,13 +15,13 @@ export const lookOwnPoints: CheckMaker = (machine) =>
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const burnt = seen(scene.params[`points-${n}`]!['ohms']! > 0.4, 0.95);
+        const burnt = seen(scene.params[idOf('points', n)]!['ohms']! > 0.4, 0.95);
         return { 'burnt or dirty': burnt, clean: 1 - burnt };
       },
     },
     state: KEY_OFF,
     words: ['clean', 'burnt or dirty'],
-    needs: [`points-${n}`],
+    needs: [idOf('points', n)],
     minutes: 0.7,
     opens: [overPoints(machine)],
     cautions: pullerCaution(machine),

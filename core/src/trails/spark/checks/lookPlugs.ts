@@ -1,3 +1,4 @@
+import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -29,7 +30,7 @@ export const lookPlugs: CheckMaker = (machine) => [
         const wide = seen(all['extraGap']! > 0.6e-3, 0.95) * (1 - wet);
         const shares: Record<string, number> = { 'all wet or sooty': wet, 'all gaps wide': wide };
         for (let i = 1; i <= scene.machine.fit.cylinders; i++) {
-          const own = scene.params[`plug-${i}`]!;
+          const own = scene.params[idOf('plug', i)]!;
           shares[`only ${i} is wet or sooty`] = seenOne(own['shuntOhms']! < 1e6) * (1 - wet - wide);
           shares[`only ${i} has a wide gap`] = seenOne(own['gapMetres']! > 1.3e-3) * (1 - wet - wide);
         }

@@ -1,3 +1,4 @@
+import { partsOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -14,7 +15,7 @@ export const lookStop: CheckMaker = (machine) => [
       kind: 'look',
       sees: (scene) => {
         const held = seen(scene.params['stop-switch']!['earthOhms']! < 1e3, 0.6);
-        const wires = machine.parts.filter((p) => p.id.startsWith('stop-wire-'));
+        const wires = partsOf(machine, 'stop-wire');
         const rubbed =
           seen(
             wires.some((w) => scene.params[w.id]!['earthOhms']! < 1e3),

@@ -1,8 +1,9 @@
-import { eachOf, KEY_OFF, type CheckMaker, nodeOf, hasPart } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker, nodeOf, hasPart } from '../../../machine/check.ts';
 
 /** Coil of a cylinder's own, its wire off: one for each. */
 export const ownCoilPrimary: CheckMaker = (machine) =>
-  eachOf(machine, 'coil-', (n, named) => ({
+  eachOf(machine, 'coil', (n, named) => ({
     id: `coil-${n}-primary`,
     station: 'coils',
     label: `${named('Coil')} primary resistance`,
@@ -12,9 +13,9 @@ export const ownCoilPrimary: CheckMaker = (machine) =>
     instrument: 'ohmmeter',
     probe: {
       kind: 'ohms',
-      red: nodeOf(machine, `coil-${n}`, 'a'),
-      black: nodeOf(machine, `coil-${n}`, 'b'),
-      bench: `coil-${n}`,
+      red: nodeOf(machine, idOf('coil', n), 'a'),
+      black: nodeOf(machine, idOf('coil', n), 'b'),
+      bench: idOf('coil', n),
     },
     state: KEY_OFF,
     minutes: 1,

@@ -1,8 +1,9 @@
-import { eachOf, KEY_OFF, type CheckMaker, nodeOf } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker, nodeOf } from '../../../machine/check.ts';
 
 /** One for each coil. */
 export const ownCoilSecondary: CheckMaker = (machine) =>
-  eachOf(machine, 'coil-', (n, named) => ({
+  eachOf(machine, 'coil', (n, named) => ({
     id: `coil-${n}-secondary`,
     station: 'coils',
     label: `${named('Coil')} secondary resistance`,
@@ -10,7 +11,7 @@ export const ownCoilSecondary: CheckMaker = (machine) =>
     touch: 'Red into the coil’s tower, black to the coil’s earth.',
     watch: 'OL is open. Insulation that breaks down under voltage reads right here.',
     instrument: 'ohmmeter',
-    probe: { kind: 'ohms', red: `tower-${n}`, black: nodeOf(machine, `coil-${n}`, 'b'), bench: `coil-${n}` },
+    probe: { kind: 'ohms', red: `tower-${n}`, black: nodeOf(machine, idOf('coil', n), 'b'), bench: idOf('coil', n) },
     state: KEY_OFF,
     minutes: 1.2,
     opens: [],

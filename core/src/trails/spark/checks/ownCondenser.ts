@@ -1,16 +1,9 @@
-import {
-  eachOf,
-  KEY_OFF,
-  type CheckMaker,
-  nodeOf,
-  overPoints,
-  openedWords,
-  pullerCaution,
-} from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker, nodeOf, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
 
 /** Insulation, then capacitance, of the condenser of each cylinder. */
 export const ownCondenser: CheckMaker = (machine) => [
-  ...eachOf(machine, 'condenser-', (n, named) => ({
+  ...eachOf(machine, 'condenser', (n, named) => ({
     id: `condenser-${n}-insulation`,
     station: 'condenser',
     label: `${named('Condenser')} insulation`,
@@ -20,16 +13,16 @@ export const ownCondenser: CheckMaker = (machine) => [
     instrument: 'ohmmeter',
     probe: {
       kind: 'ohms',
-      red: nodeOf(machine, `condenser-${n}`, 'a'),
-      black: nodeOf(machine, `condenser-${n}`, 'b'),
-      bench: `condenser-${n}`,
+      red: nodeOf(machine, idOf('condenser', n), 'a'),
+      black: nodeOf(machine, idOf('condenser', n), 'b'),
+      bench: idOf('condenser', n),
     },
     state: KEY_OFF,
     minutes: 0.8,
     opens: [overPoints(machine), 'condenser unhooked'],
     cautions: pullerCaution(machine),
   })),
-  ...eachOf(machine, 'condenser-', (n, named) => ({
+  ...eachOf(machine, 'condenser', (n, named) => ({
     id: `condenser-${n}-capacitance`,
     station: 'condenser',
     label: `${named('Condenser')} capacitance`,
@@ -37,9 +30,9 @@ export const ownCondenser: CheckMaker = (machine) => [
     touch: 'Red to its wire, black to its case.',
     watch: 'Nearly nothing: it is open inside, and the points arc.',
     instrument: 'capacitance meter',
-    probe: { kind: 'figure', value: (scene) => scene.params[`condenser-${n}`]!['farads']! },
+    probe: { kind: 'figure', value: (scene) => scene.params[idOf('condenser', n)]!['farads']! },
     state: KEY_OFF,
-    needs: [`condenser-${n}`],
+    needs: [idOf('condenser', n)],
     minutes: 0.8,
     opens: [overPoints(machine), 'condenser unhooked'],
     cautions: pullerCaution(machine),

@@ -1,8 +1,9 @@
-import { eachOf, KEY_OFF, type CheckMaker, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
 
 /** Points under a flywheel: one pair for each cylinder. */
 export const ownPointsGap: CheckMaker = (machine) =>
-  eachOf(machine, 'points-', (n, named) => ({
+  eachOf(machine, 'points', (n, named) => ({
     id: `points-${n}-gap`,
     station: 'points',
     label: `${named('Points')}: gap on the high spot`,
@@ -10,9 +11,9 @@ export const ownPointsGap: CheckMaker = (machine) =>
     touch: 'Slide the feeler between the contacts; it drags lightly when it is right.',
     watch: 'A pip on one contact makes the gauge read small. The gap sets the timing here.',
     instrument: 'feeler gauge',
-    probe: { kind: 'figure', value: (scene) => scene.params[`points-${n}`]!['gapMetres']! },
+    probe: { kind: 'figure', value: (scene) => scene.params[idOf('points', n)]!['gapMetres']! },
     state: KEY_OFF,
-    needs: [`points-${n}`],
+    needs: [idOf('points', n)],
     minutes: 1.5,
     opens: [overPoints(machine)],
     cautions: pullerCaution(machine),

@@ -1,16 +1,9 @@
-import {
-  eachOf,
-  KEY_OFF,
-  type CheckMaker,
-  nodeOf,
-  overPoints,
-  openedWords,
-  pullerCaution,
-} from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { KEY_OFF, type CheckMaker, nodeOf, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
 
 /** Contacts closed, then open, their wires unhooked: one of each for each cylinder. */
 export const ownPointsOhms: CheckMaker = (machine) => [
-  ...eachOf(machine, 'points-', (n, named) => ({
+  ...eachOf(machine, 'points', (n, named) => ({
     id: `points-${n}-closed`,
     station: 'points',
     label: `${named('Points')} closed: contact resistance`,
@@ -20,16 +13,16 @@ export const ownPointsOhms: CheckMaker = (machine) => [
     instrument: 'ohmmeter',
     probe: {
       kind: 'ohms',
-      red: nodeOf(machine, `points-${n}`, 'a'),
-      black: nodeOf(machine, `points-${n}`, 'b'),
-      bench: `points-${n}`,
+      red: nodeOf(machine, idOf('points', n), 'a'),
+      black: nodeOf(machine, idOf('points', n), 'b'),
+      bench: idOf('points', n),
     },
     state: { key: 'off', points: 'closed' },
     minutes: 0.8,
     opens: [overPoints(machine), 'condenser unhooked'],
     cautions: pullerCaution(machine),
   })),
-  ...eachOf(machine, 'points-', (n, named) => ({
+  ...eachOf(machine, 'points', (n, named) => ({
     id: `points-${n}-open`,
     station: 'points',
     label: `${named('Points')} open: insulation`,
@@ -39,9 +32,9 @@ export const ownPointsOhms: CheckMaker = (machine) => [
     instrument: 'ohmmeter',
     probe: {
       kind: 'ohms',
-      red: nodeOf(machine, `points-${n}`, 'a'),
-      black: nodeOf(machine, `points-${n}`, 'b'),
-      bench: `points-${n}`,
+      red: nodeOf(machine, idOf('points', n), 'a'),
+      black: nodeOf(machine, idOf('points', n), 'b'),
+      bench: idOf('points', n),
     },
     state: KEY_OFF,
     minutes: 0.8,

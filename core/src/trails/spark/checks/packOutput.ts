@@ -1,9 +1,10 @@
+import { eachOf } from '../../../machine/numbered.ts';
 import { outputPeakVolts } from '../dischargeSpark.ts';
-import { CRANKING, eachOf, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, type CheckMaker } from '../../../machine/check.ts';
 
 /** One for each coil. */
 export const packOutput: CheckMaker = (machine) =>
-  eachOf(machine, 'coil-', (n, named) => ({
+  eachOf(machine, 'coil', (n, named) => ({
     id: `pack-output-${n}`,
     station: 'pack',
     label: `Pack output peak, ${named('coil')}`,

@@ -1,3 +1,4 @@
+import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 /** One for each cylinder. */
@@ -12,7 +13,7 @@ export const plugGap: CheckMaker = (machine) =>
     instrument: 'feeler gauge',
     probe: {
       kind: 'figure',
-      value: (scene) => scene.params[`plug-${i + 1}`]!['gapMetres']! + scene.params['plugs']!['extraGap']!,
+      value: (scene) => scene.params[idOf('plug', i + 1)]!['gapMetres']! + scene.params['plugs']!['extraGap']!,
     },
     state: KEY_OFF,
     needs: ['plugs'],

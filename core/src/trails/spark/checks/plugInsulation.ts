@@ -1,3 +1,4 @@
+import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 /** One for each cylinder: the lead comes off, the plug stays in. */
@@ -13,7 +14,7 @@ export const plugInsulation: CheckMaker = (machine) =>
     probe: {
       kind: 'figure',
       value: (scene) =>
-        1 / (1 / scene.params[`plug-${i + 1}`]!['shuntOhms']! + 1 / scene.params['plugs']!['shuntOhms']!),
+        1 / (1 / scene.params[idOf('plug', i + 1)]!['shuntOhms']! + 1 / scene.params['plugs']!['shuntOhms']!),
     },
     state: KEY_OFF,
     needs: ['plugs'],

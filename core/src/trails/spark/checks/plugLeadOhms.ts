@@ -1,3 +1,4 @@
+import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 /** One for each cylinder. */
@@ -10,7 +11,7 @@ export const plugLeadOhms: CheckMaker = (machine) =>
     touch: 'Probes on its two ends.',
     watch: 'Compare with the others of about the same length.',
     instrument: 'ohmmeter',
-    probe: { kind: 'ohms', red: `lead-${i + 1}:a`, black: `lead-${i + 1}:b`, bench: `lead-${i + 1}` },
+    probe: { kind: 'ohms', red: `lead-${i + 1}:a`, black: `lead-${i + 1}:b`, bench: idOf('lead', i + 1) },
     state: KEY_OFF,
     minutes: 1,
     opens: [],

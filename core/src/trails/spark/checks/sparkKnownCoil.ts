@@ -1,8 +1,9 @@
-import { CRANKING, eachOf, SPARK_CAUTIONS, type CheckMaker, hasPart } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { CRANKING, SPARK_CAUTIONS, type CheckMaker, hasPart } from '../../../machine/check.ts';
 
 /** A coil that is known to be good, or the neighbour's, in place of this one: one for each coil. */
 export const sparkKnownCoil: CheckMaker = (machine) =>
-  eachOf(machine, 'coil-', (n, named) => ({
+  eachOf(machine, 'coil', (n, named) => ({
     id: `spark-known-coil-${n}`,
     station: 'coils',
     label: `Spark with a known-good coil for ${named('coil')}`,
@@ -11,7 +12,7 @@ export const sparkKnownCoil: CheckMaker = (machine) =>
     watch: 'If the spark comes back, the old coil was the fault; if not, what drives it.',
     instrument: 'spark tester',
     probe: { kind: 'spark', place: 'plug lead', cylinder: n },
-    state: { ...CRANKING, clipped: [`coil-${n}`] },
+    state: { ...CRANKING, clipped: [idOf('coil', n)] },
     words: ['none', 'weak', 'good'],
     minutes: hasPart(machine, 'points-1') && !hasPart(machine, 'switch') ? 20 : 7,
     opens: [],

@@ -1,15 +1,9 @@
-import {
-  CRANKING,
-  eachOf,
-  SPARK_CAUTIONS,
-  type CheckMaker,
-  overPoints,
-  pullerCaution,
-} from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { CRANKING, SPARK_CAUTIONS, type CheckMaker, overPoints, pullerCaution } from '../../../machine/check.ts';
 
 /** A known-good condenser clipped from the stop wire to earth, the old one unhooked: one for each cylinder. */
 export const sparkKnownOwnCondenser: CheckMaker = (machine) =>
-  eachOf(machine, 'condenser-', (n, named) => ({
+  eachOf(machine, 'condenser', (n, named) => ({
     id: `spark-known-condenser-${n}`,
     station: 'condenser',
     label: `Spark with a known-good condenser for ${named('condenser')}`,
@@ -18,7 +12,7 @@ export const sparkKnownOwnCondenser: CheckMaker = (machine) =>
     watch: 'If the spark comes back, the old condenser was the fault.',
     instrument: 'spark tester',
     probe: { kind: 'spark', place: 'plug lead', cylinder: n },
-    state: { ...CRANKING, unplugged: [`condenser-${n}`], clipped: [`condenser-${n}`] },
+    state: { ...CRANKING, unplugged: [idOf('condenser', n)], clipped: [idOf('condenser', n)] },
     words: ['none', 'weak', 'good'],
     minutes: 4,
     opens: [overPoints(machine), 'condenser unhooked'],

@@ -1,9 +1,10 @@
+import { partsOf } from '../../../machine/numbered.ts';
 import { sparkEvery } from './sparkEvery.ts';
-import { CRANKING, partsLike, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, type CheckMaker } from '../../../machine/check.ts';
 
 /** The cheapest proof of a stop line: away with it, and see whether the spark comes back. */
 export const sparkStopOff: CheckMaker = (machine) => {
-  const wires = partsLike(machine, 'stop-wire-');
+  const wires = partsOf(machine, 'stop-wire').map((p) => p.id);
   if (wires.length === 0) return [];
   return sparkEvery(machine).map((check) => ({
     ...check,

@@ -1,8 +1,12 @@
-import { partsLike, STOP_AT_RUN, type CheckMaker } from '../../../machine/check.ts';
+import { partsOf } from '../../../machine/numbered.ts';
+import { STOP_AT_RUN, type CheckMaker } from '../../../machine/check.ts';
+
+/** What else the line may be tied to. */
+const TIED = ['connector', 'pack'] as const;
 
 /** The stop line alone, unplugged from what it earths: open while the switch is at run. */
 export const stopLineOhms: CheckMaker = (machine) =>
-  partsLike(machine, 'stop-wire-').map((_wire, i, wires) => ({
+  partsOf(machine, 'stop-wire').map((_wire, i, wires) => ({
     id: `stop-line-${i + 1}`,
     station: 'stop-wire',
     label: wires.length > 1 ? `Stop line ${i + 1} to earth, switch at run` : 'Stop line to earth, switch at run',
@@ -14,9 +18,7 @@ export const stopLineOhms: CheckMaker = (machine) =>
     // All that the line is tied to, so that only the line is met.
     state: {
       ...STOP_AT_RUN,
-      unplugged: partsLike(machine, 'connector', 'pack', 'coil-', 'points-', 'condenser-').filter(
-        (id) => id !== 'pack-earth',
-      ),
+      unplugged: [...partsOf(machine, 'coil', 'points', 'condenser').map((p) => p.id), ...TIED],
     },
     minutes: 1,
     opens: ['connectors apart'],

@@ -1,3 +1,4 @@
+import { numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
 import { dischargeCircuit, type FiringPlan } from '../../../ignition/index.ts';
@@ -29,7 +30,7 @@ const STATIONS: readonly Station[] = [
 export function dischargeCoils(fit: Fit): PartInstance[] {
   const each = Array.from({ length: fit.cylinders }, (_, i): PartInstance[] => [
     {
-      id: `coil-wire-${i + 1}`,
+      ...numbered('coil-wire', i + 1),
       label: `Wire to coil ${i + 1}`,
       together: 'Wires to the coils',
       station: 'coil-wires',
@@ -40,7 +41,7 @@ export function dischargeCoils(fit: Fit): PartInstance[] {
       weight: 1 / fit.cylinders,
     },
     {
-      id: `coil-${i + 1}`,
+      ...numbered('coil', i + 1),
       label: `Coil ${i + 1}`,
       together: 'Coils',
       station: 'coils',

@@ -1,3 +1,4 @@
+import { idOf, numbered } from '../../../machine/numbered.ts';
 import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { firingPlan, type FiringPlan } from '../../../ignition/index.ts';
@@ -32,7 +33,7 @@ const stations = (fit: Fit): Station[] => [
 function parts(fit: Fit, site: Site): PartInstance[] {
   const each = Array.from({ length: fit.cylinders }, (_, i): PartInstance[] => [
     {
-      id: `coil-${i + 1}`,
+      ...numbered('coil', i + 1),
       label: `Plug coil ${i + 1}`,
       together: 'Plug coils',
       station: 'coils',
@@ -42,7 +43,7 @@ function parts(fit: Fit, site: Site): PartInstance[] {
       weight: 3 / fit.cylinders,
     },
     {
-      id: `command-${i + 1}`,
+      ...numbered('command', i + 1),
       label: `Command wire of coil ${i + 1}`,
       together: 'Command wires',
       station: 'command',
@@ -54,7 +55,7 @@ function parts(fit: Fit, site: Site): PartInstance[] {
     },
   ]);
   const ends = endsOfSpark(fit).map((p) =>
-    p.id.startsWith('lead-') ? { ...p, label: p.label.replace('Plug lead', 'Boot') } : p,
+    p.oneOf?.what === 'lead' ? { ...p, label: p.label.replace('Plug lead', 'Boot') } : p,
   );
   return [
     ...supplyParts(fit, site),
@@ -82,9 +83,9 @@ const OFF_OHMS = 1e7;
 
 /** Amperes that a plug coil has when it is let go: none when nothing tells it. */
 function coilAmps(scene: Known, state: MachineState, cylinder: number) {
-  const coil = figuresOf(scene, `coil-${cylinder}`, state);
+  const coil = figuresOf(scene, idOf('coil', cylinder), state);
   const told = scene.params['computer']!['untold']! < 0.5 && scene.params['computer']!['dead']! < 0.5;
-  const wired = scene.params[`command-${cylinder}`]!['ohms']! < 1e4;
+  const wired = scene.params[idOf('command', cylinder)]!['ohms']! < 1e4;
   const still: MachineState = { ...state, points: 'open' };
   const at = scene.solve(still);
   const volts = Math.abs(at.volts('coil+') - at.volts('block'));

@@ -1,3 +1,4 @@
+import { numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
@@ -22,7 +23,7 @@ function parts(fit: Fit): PartInstance[] {
     fit.cylinders === 1 ? { label: what } : { label: `${what} ${n}`, together };
   const each = numbers.map((n): PartInstance[] => [
     {
-      id: `coil-${n}`,
+      ...numbered('coil', n),
       ...named('Magneto coil', 'Magneto coils', n),
       station: 'coils',
       kind: PARTS.magnetoCoil,
@@ -31,7 +32,7 @@ function parts(fit: Fit): PartInstance[] {
       weight: 1.5 / fit.cylinders,
     },
     {
-      id: `points-${n}`,
+      ...numbered('points', n),
       ...named('Points', 'Points, all', n),
       station: 'points',
       kind: PARTS.flywheelPoints,
@@ -40,7 +41,7 @@ function parts(fit: Fit): PartInstance[] {
       weight: 1.5 / fit.cylinders,
     },
     {
-      id: `condenser-${n}`,
+      ...numbered('condenser', n),
       ...named('Condenser', 'Condensers', n),
       station: 'condenser',
       kind: PARTS.condenser,

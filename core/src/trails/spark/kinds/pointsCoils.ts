@@ -1,3 +1,4 @@
+import { idOf, numbered } from '../../../machine/numbered.ts';
 import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { closedSeconds, requiredVolts } from '../../../ignition/index.ts';
@@ -29,14 +30,14 @@ const stations = (fit: Fit): Station[] => [
 
 function parts(fit: Fit, site: Site): PartInstance[] {
   const own = units(fit);
-  const numbered = (what: string, together: string, n: number) =>
+  const named = (what: string, together: string, n: number) =>
     own.length === 1 ? { label: what } : { label: `${what} ${n}`, together };
   // What belongs to one cylinder only is told by the others.
   const cylinder = (n: number) => (own.length === 1 ? {} : { cylinder: n });
   const each = own.map((n): PartInstance[] => [
     {
-      id: `coil-${n}`,
-      ...numbered('Coil', 'Coils', n),
+      ...numbered('coil', n),
+      ...named('Coil', 'Coils', n),
       station: 'coils',
       kind: PARTS.coil,
       nodes: { a: 'coil+', b: `coil-${n}-`, tower: `tower-${n}` },
@@ -48,8 +49,8 @@ function parts(fit: Fit, site: Site): PartInstance[] {
       ...cylinder(n),
     },
     {
-      id: `coil-minus-${n}`,
-      ...numbered('Wire from coil to points', 'Wires from coils to points', n),
+      ...numbered('coil-minus', n),
+      ...named('Wire from coil to points', 'Wires from coils to points', n),
       station: 'coil-minus',
       kind: PARTS.wire,
       nodes: { a: `coil-${n}-`, b: `points-${n}`, earth: 'block' },
@@ -57,8 +58,8 @@ function parts(fit: Fit, site: Site): PartInstance[] {
       ...cylinder(n),
     },
     {
-      id: `points-${n}`,
-      ...numbered('Points', 'Points, all', n),
+      ...numbered('points', n),
+      ...named('Points', 'Points, all', n),
       station: 'points',
       kind: PARTS.twinPoints,
       nodes: { a: `points-${n}`, b: 'block' },
@@ -66,8 +67,8 @@ function parts(fit: Fit, site: Site): PartInstance[] {
       ...cylinder(n),
     },
     {
-      id: `condenser-${n}`,
-      ...numbered('Condenser', 'Condensers', n),
+      ...numbered('condenser', n),
+      ...named('Condenser', 'Condensers', n),
       station: 'condenser',
       kind: PARTS.condenser,
       nodes: { a: `points-${n}`, b: 'block' },
@@ -84,29 +85,29 @@ const CRANKING_RPM = 250;
 function driveOf(fit: Fit): Drive {
   const both = doubleEnded(fit);
   return {
-    coil: (cylinder) => `coil-${unitOf(fit, cylinder)}`,
+    coil: (cylinder) => idOf('coil', unitOf(fit, cylinder)),
     path: (place: SparkPlace, cylinder: number) => [
-      `coil-${unitOf(fit, cylinder)}`,
+      idOf('coil', unitOf(fit, cylinder)),
       // The other end's lead is in the same loop.
-      ...(both ? [`lead-${3 - cylinder}`] : []),
-      `lead-${cylinder}`,
-      ...(place === 'plug' ? [`plug-${cylinder}`, 'plugs'] : []),
+      ...(both ? [idOf('lead', 3 - cylinder)] : []),
+      idOf('lead', cylinder),
+      ...(place === 'plug' ? [idOf('plug', cylinder), 'plugs'] : []),
     ],
     // The other plug fires outside compression, in hot gas.
     ...(both
       ? {
           besides: (scene: Known, cylinder: number) =>
-            requiredVolts(1, 500, scene.params[`plug-${3 - cylinder}`]!['gapMetres']!) * 0.6,
+            requiredVolts(1, 500, scene.params[idOf('plug', 3 - cylinder)]!['gapMetres']!) * 0.6,
         }
       : {}),
     breaker: (scene, state, cylinder) => {
       const n = unitOf(fit, cylinder);
-      const condenser = scene.params[`condenser-${n}`]!;
-      const unhooked = state.unplugged?.includes(`condenser-${n}`) ?? false;
-      const clipped = state.clipped?.includes(`condenser-${n}`) ? 0.22e-6 : 0;
+      const condenser = scene.params[idOf('condenser', n)]!;
+      const unhooked = state.unplugged?.includes(idOf('condenser', n)) ?? false;
+      const clipped = state.clipped?.includes(idOf('condenser', n)) ? 0.22e-6 : 0;
       return {
         // A cam of its own on the camshaft, or at half the crank's speed.
-        closedSeconds: closedSeconds(scene.params[`points-${n}`]!['dwellDegrees']!, distributorRpm(scene, state)),
+        closedSeconds: closedSeconds(scene.params[idOf('points', n)]!['dwellDegrees']!, distributorRpm(scene, state)),
         condenserFarads: (unhooked ? 0.2e-9 : condenser['farads']!) + clipped,
         leakOhms: unhooked ? 1e9 : condenser['leakOhms']!,
       };
@@ -136,7 +137,7 @@ export const pointsCoils: TrailKind = {
         ...(fit.crank ? {} : { crankingRpm: () => CRANKING_RPM }),
       }),
       firing: coilFiring(driveOf(fit)),
-      onShare: (scene) => scene.params['points-1']!['dwellDegrees']! / 360,
+      onShare: (scene) => scene.params[idOf('points', 1)]!['dwellDegrees']! / 360,
     };
   },
 };

@@ -1,3 +1,4 @@
+import { idOf, numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
@@ -35,7 +36,7 @@ const parts = (fit: Fit): PartInstance[] => [
   },
   { id: 'magnet-rotor', label: 'Magnets', station: 'magnet-rotor', kind: PARTS.magnetRotor, nodes: {}, apart: true },
   {
-    id: 'coil-1',
+    ...numbered('coil', 1),
     label: 'Magneto coil',
     station: 'coils',
     kind: PARTS.magnetoCoil,
@@ -43,14 +44,14 @@ const parts = (fit: Fit): PartInstance[] => [
     fails: ['primary-open', 'secondary-open', 'insulation', 'primary-shorted'],
   },
   {
-    id: 'points-1',
+    ...numbered('points', 1),
     label: 'Points',
     station: 'points',
     kind: PARTS.flywheelPoints,
     nodes: { a: 'coil-1', b: '0' },
   },
   {
-    id: 'condenser-1',
+    ...numbered('condenser', 1),
     label: 'Condenser',
     station: 'condenser',
     kind: PARTS.condenser,
@@ -70,9 +71,9 @@ const parts = (fit: Fit): PartInstance[] => [
 ];
 
 const path = (place: SparkPlace, cylinder: number): string[] => [
-  'coil-1',
-  ...(place === 'coil lead' ? [] : ['cap', 'rotor', `lead-${cylinder}`]),
-  ...(place === 'plug' ? [`plug-${cylinder}`, 'plugs'] : []),
+  idOf('coil', 1),
+  ...(place === 'coil lead' ? [] : ['cap', 'rotor', idOf('lead', cylinder)]),
+  ...(place === 'plug' ? [idOf('plug', cylinder), 'plugs'] : []),
 ];
 const by = (): Fired => ({ unit: 1, path });
 
