@@ -8,7 +8,7 @@ const never = (patterns, message) => ({
 });
 
 /** Rooms of core/src/trails. */
-const TRAILS = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop', 'air'];
+const TRAILS = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop', 'air', 'compression'];
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/.cache/**', '**/node_modules/**', 'data/**'] },

@@ -1,5 +1,6 @@
 import { INSTRUMENTS } from '../instruments/index.ts';
 import { Scene } from '../machine/scene.ts';
+import { INSTRUMENT_IDS } from '../schema/house.ts';
 import type { MachineBody } from '../schema/machine.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
@@ -7,7 +8,7 @@ import { house } from './machines.ts';
 
 /** What a check shows on a machine with every figure in the middle of its band, sound or with one fault: a number in SI, or its likeliest word. */
 export function readsLike(body: MachineBody, checkId: string, faultId?: string, severity = 0.6): number | string {
-  const model = buildModel(body, { ...house, owns: [...house.owns, 'LED lamp', 'capacitance meter'] });
+  const model = buildModel(body, { ...house, owns: [...INSTRUMENT_IDS] });
   const check = model.checks.find((c) => c.id === checkId);
   if (!check) throw new Error(`No check "${checkId}"`);
   const fault = model.faults.find((f) => f.id === faultId);

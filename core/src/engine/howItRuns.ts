@@ -2,6 +2,7 @@ import type { Scene } from '../machine/scene.ts';
 import type { MachineState } from '../machine/part.ts';
 import { CRANKING } from '../machine/state.ts';
 import { burns } from './mixture.ts';
+import { cylinderFires } from './squeeze.ts';
 import { logistic } from '../random/lcg.ts';
 import { sparkWords } from '../instruments/sparkTester.ts';
 
@@ -24,12 +25,12 @@ export interface Running {
   readonly turns: number;
 }
 
-/** Fires or not on each cylinder, from the voltage that is there against the voltage that is asked. */
+/** Fires or not on each cylinder: the volts that are there against those asked, their moment, the mixture, the squeeze. */
 export function howItRuns(scene: Scene, state: MachineState): Running {
   const timed = firesInTime(scene) * burns(scene.see('richness', state), state) * (1 - scene.see('fuelCut', state));
   const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
     const spark = sparkWords(scene.spark('plug', state, i + 1));
-    return { none: 1 - (1 - spark.none) * timed, weak: spark.weak };
+    return { none: 1 - (1 - spark.none) * timed * cylinderFires(scene, state, i + 1), weak: spark.weak };
   });
   const allDead = cylinders.reduce((p, c) => p * c.none, 1);
   const noneDead = cylinders.reduce((p, c) => p * (1 - c.none), 1);

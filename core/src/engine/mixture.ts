@@ -1,6 +1,7 @@
 import type { Scene } from '../machine/scene.ts';
 import type { MachineState } from '../machine/part.ts';
 import { FAST } from '../machine/state.ts';
+import { squeezed } from './squeeze.ts';
 import { logistic } from '../random/lcg.ts';
 
 /** Richness under and over which a charge no longer burns: wider while a starter turns it through [1]. */
@@ -17,6 +18,8 @@ export function burns(richness: number, state: Pick<MachineState, 'key'>): numbe
 const FELT_UNDER = 0.9;
 /** Share of full load's air under which it is felt. */
 const BREATHES_FROM = 0.8;
+/** Share of its cylinders' work under which it is felt. */
+const SQUEEZED_FROM = 0.88;
 /** Degrees by which a spark may be late, fast, before its strength goes. */
 const LATE_FROM = 9;
 const inItsMoment = (scene: Scene): number =>
@@ -27,7 +30,8 @@ export function pullsWell(scene: Scene): number {
   const arrives = logistic((scene.see('pulls', FAST) - FELT_UNDER) / 0.05);
   const enough = (air: number) => logistic((air - BREATHES_FROM) / 0.05);
   const breathes = enough(scene.see('breathes', FAST)) / enough(1);
-  return arrives * breathes * burns(scene.see('richness', FAST), FAST) * inItsMoment(scene);
+  const squeeze = logistic((squeezed(scene) - SQUEEZED_FROM) / 0.02) / logistic((1 - SQUEEZED_FROM) / 0.02);
+  return arrives * breathes * squeeze * burns(scene.see('richness', FAST), FAST) * inItsMoment(scene);
 }
 
 /** Whoever drives it comes back on foot when it stalls within so many minutes. */

@@ -12,6 +12,8 @@ export type InstrumentId =
   | 'tachometer'
   | 'pressure gauge'
   | 'measuring can'
+  | 'compression gauge'
+  | 'leak-down tester'
   | 'timing light'
   | 'scan reader'
   | 'eyes';

@@ -38,6 +38,7 @@ const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
   speed: 15,
   pressure: 1500,
   volume: 15e-6,
+  share: 0.05,
 };
 export const rulerScale = (dimension: Dimension): number => SCALE[dimension] ?? 1;
 export const toRuler = (value: number, dimension: Dimension): number => Math.asinh(value / rulerScale(dimension));

@@ -1,13 +1,18 @@
 import type { Instrument } from './instrument.ts';
 
+/** Shows the figure that the probe asks for; throws what it needs where it is put to something else. */
+const figureOf =
+  (needs: string): Instrument['observe'] =>
+  (scene, { probe }) => {
+    if (probe.kind !== 'figure') throw new TypeError(needs);
+    return { kind: 'number', value: probe.value(scene) };
+  };
+
 export const feelerGauge: Instrument = {
   id: 'feeler gauge',
   label: 'Feeler gauge',
   dimension: 'length',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A feeler gauge needs a gap');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A feeler gauge needs a gap'),
   // Half a leaf of a metric set.
   error: (gap) => 0.02e-3 + 0.03 * gap,
 };
@@ -16,10 +21,7 @@ export const capacitanceMeter: Instrument = {
   id: 'capacitance meter',
   label: 'Multimeter, capacitance',
   dimension: 'capacitance',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A capacitance meter needs a capacitor');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A capacitance meter needs a capacitor'),
   error: (farads) => 0.02 * farads + 1e-9,
 };
 
@@ -28,10 +30,7 @@ export const acVoltmeter: Instrument = {
   id: 'AC voltmeter',
   label: 'Multimeter, AC volts',
   dimension: 'voltage',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('An AC voltmeter needs something that swings');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('An AC voltmeter needs something that swings'),
   error: (volts) => 0.015 * Math.abs(volts) + 0.02,
 };
 
@@ -40,10 +39,7 @@ export const clampMeter: Instrument = {
   id: 'clamp meter',
   label: 'Clamp meter, DC amps',
   dimension: 'current',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A clamp meter needs a cable');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A clamp meter needs a cable'),
   // 3 %, and what its zero drifts by.
   error: (amps) => 0.03 * Math.abs(amps) + 0.1,
 };
@@ -53,10 +49,7 @@ export const tachometer: Instrument = {
   id: 'tachometer',
   label: 'Tachometer, or counted',
   dimension: 'speed',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A tachometer needs a shaft');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A tachometer needs a shaft'),
   error: (rpm) => 0.04 * rpm + 3,
 };
 
@@ -65,10 +58,7 @@ export const peakAdapter: Instrument = {
   id: 'peak adapter',
   label: 'Multimeter with peak adapter',
   dimension: 'voltage',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A peak adapter needs something that swings');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A peak adapter needs something that swings'),
   // 2 % of its diode and capacitor; cranking is never twice the same: 4 % more.
   error: (volts) => 0.045 * Math.abs(volts) + 0.05,
 };
@@ -78,12 +68,29 @@ export const pressureGauge: Instrument = {
   id: 'pressure gauge',
   label: 'Pressure and vacuum gauge',
   dimension: 'pressure',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A gauge needs a pressure');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A gauge needs a pressure'),
   // A fiftieth of what it shows, and a needle's width.
   error: (pascals) => 0.02 * Math.abs(pascals) + 600,
+};
+
+/** A gauge with a valve that holds the highest, in a plug's hole. */
+export const compressionGauge: Instrument = {
+  id: 'compression gauge',
+  label: 'Compression gauge',
+  dimension: 'pressure',
+  observe: figureOf('A compression gauge needs a cylinder'),
+  // The same cylinder twice: a battery that tires, a throttle not quite open, a needle's width.
+  error: (pascals) => 0.035 * Math.abs(pascals) + 10e3,
+};
+
+/** Air over a known orifice into a still cylinder: the share that is lost. */
+export const leakDownTester: Instrument = {
+  id: 'leak-down tester',
+  label: 'Leak-down tester',
+  dimension: 'share',
+  observe: figureOf('A leak-down tester needs a cylinder'),
+  // Rings seat differently each time.
+  error: (share) => 0.06 * share + 0.012,
 };
 
 /** A can with marks and a watch. */
@@ -91,10 +98,7 @@ export const measuringCan: Instrument = {
   id: 'measuring can',
   label: 'Measuring can and a watch',
   dimension: 'volume',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A can needs something that flows');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A can needs something that flows'),
   error: (cubicMetres) => 0.05 * cubicMetres + 8e-6,
 };
 
@@ -103,10 +107,7 @@ export const timingLight: Instrument = {
   id: 'timing light',
   label: 'Timing light',
   dimension: 'angle',
-  observe: (scene, { probe }) => {
-    if (probe.kind !== 'figure') throw new TypeError('A timing light needs a mark');
-    return { kind: 'number', value: probe.value(scene) };
-  },
+  observe: figureOf('A timing light needs a mark'),
   // A degree and a half of eye, pointer and jitter.
   error: () => 1.5,
 };

@@ -32,7 +32,10 @@ export type Opening =
   | 'unit opened'
   | 'fuel hose off'
   | 'air filter off'
-  | 'bowl off';
+  | 'bowl off'
+  | 'valve cover off'
+  | 'carburettor off'
+  | 'exhaust off';
 export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'cap off': 1.5,
   'coil leads off': 1,
@@ -48,6 +51,9 @@ export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'fuel hose off': 2,
   'air filter off': 1.5,
   'bowl off': 12,
+  'valve cover off': 8,
+  'carburettor off': 15,
+  'exhaust off': 12,
 };
 
 export type CautionId =

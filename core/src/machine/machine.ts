@@ -64,8 +64,8 @@ export function assemble(fit: Fit, trails: readonly Trail[]): Machine {
 /** The first trail that offers an observable is the one that is asked. */
 function offersOf(trails: readonly Trail[]): Offers {
   const first = trails.reduceRight<Offers>((offers, trail) => ({ ...offers, ...trail.offers }), {});
-  const of = <K extends 'degreesOff' | 'richness'>(key: K) => trails.flatMap((t) => t.offers[key] ?? []);
-  const [shifts, mixes] = [of('degreesOff'), of('richness')];
+  const of = <K extends 'degreesOff' | 'richness' | 'breathes'>(key: K) => trails.flatMap((t) => t.offers[key] ?? []);
+  const [shifts, mixes, airs] = [of('degreesOff'), of('richness'), of('breathes')];
   return {
     ...first,
     // What turns the magnets and what turns the distributor shift the same spark: they add.
@@ -75,6 +75,9 @@ function offersOf(trails: readonly Trail[]): Offers {
     // Fuel that is missing and air that is too much weaken the same mixture: they multiply.
     ...(mixes.length > 1
       ? { richness: (scene, state, at) => mixes.reduce((product, tell) => product * tell(scene, state, at), 1) }
+      : {}),
+    ...(airs.length > 1
+      ? { breathes: (scene, state, at) => airs.reduce((product, tell) => product * tell(scene, state, at), 1) }
       : {}),
   };
 }

@@ -4,7 +4,19 @@ import type { PartInstance } from './part.ts';
 
 /** What an engine has several of: one a cylinder, one for each pair, or one for each thing that it is tied to. */
 export type Numbered =
-  'coil' | 'points' | 'condenser' | 'lead' | 'plug' | 'command' | 'coil-wire' | 'coil-minus' | 'stop-wire' | 'added';
+  | 'coil'
+  | 'points'
+  | 'condenser'
+  | 'lead'
+  | 'plug'
+  | 'command'
+  | 'coil-wire'
+  | 'coil-minus'
+  | 'stop-wire'
+  | 'added'
+  | 'compression-rings'
+  | 'compression-exhaust'
+  | 'compression-intake';
 
 /** Which of several a part is. */
 export interface OneOf {

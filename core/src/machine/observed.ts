@@ -54,6 +54,12 @@ export interface Observables {
   /** Manifold pressure, pascal absolute, and speed of an idling engine; share of full load's air that gets through. */
   idles: { at: undefined; value: { readonly pascals: number; readonly rpm: number } };
   breathes: { at: undefined; value: number };
+  /** Pressure of a cylinder as it is turned, over what it would reach if nothing leaked. */
+  compression: { at: { readonly cylinder: number }; value: number };
+  /** Chance that oil reaches a cylinder's plug. */
+  oil: { at: { readonly cylinder: number }; value: number };
+  /** Degrees of the crank by which the valves open and shut late. */
+  valvesLate: { at: undefined; value: number };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
   rpm: { at: undefined; value: number };
 }
@@ -90,6 +96,9 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   pulls: () => 3,
   idles: ({ machine: { fit } }) => ({ pascals: 40e3, rpm: fit.cylinders <= 2 ? 1200 : 850 }),
   breathes: () => 1,
+  compression: () => 0.97,
+  oil: () => 0,
+  valvesLate: () => 0,
   fuelCut: () => 0,
   stops: () => 1,
   stall: () => ({ minutes: Infinity, again: 1 }),

@@ -13,6 +13,7 @@ export type Dimension =
   | 'volume' // m³
   | 'temperature' // degree Celsius
   | 'turns' // turn of a screw
+  | 'share' // of one
   | 'ratio'; // plain number
 
 export interface UnitDef {
@@ -67,6 +68,7 @@ export const UNITS: readonly UnitDef[] = [
   unit('ml', 'volume', 1e-6, 'ml', 'cc', 'cm3', 'cm³', 'millilitre', 'millilitres'),
   unit('l', 'volume', 1e-3, 'l', 'L', 'litre', 'litres', 'liter', 'liters'),
   unit('turns', 'turns', 1, 'turn', 'turns', 't'),
+  unit('%', 'share', 0.01, '%', 'per cent', 'percent'),
   unit('', 'ratio', 1),
 ];
 
@@ -84,6 +86,7 @@ const PREFERRED: Readonly<Record<Dimension, string>> = {
   volume: 'ml',
   temperature: '°C',
   turns: 'turns',
+  share: '%',
   ratio: '',
 };
 

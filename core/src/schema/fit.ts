@@ -1,4 +1,13 @@
-import type { ChargeOptions, CrankOptions, FitOut, FuelOptions, SparkOptions, TrailFit, TrailId } from './fitOut.ts';
+import type {
+  ChargeOptions,
+  CompressionOptions,
+  CrankOptions,
+  FitOut,
+  FuelOptions,
+  SparkOptions,
+  TrailFit,
+  TrailId,
+} from './fitOut.ts';
 
 type KindOf<T extends TrailId> = (TrailFit & { trail: T })['kind'];
 
@@ -12,6 +21,7 @@ export interface Fit extends Omit<FitOut, 'trails'>, SparkOptions {
   readonly crank?: CrankOptions & { readonly kind: KindOf<'crank'> };
   readonly fuel?: FuelOptions & { readonly kind: KindOf<'fuel'> };
   readonly air?: { readonly kind: KindOf<'air'> };
+  readonly compression?: CompressionOptions & { readonly kind: KindOf<'compression'> };
   readonly stop?: { readonly kind: KindOf<'stop'> };
   readonly timing?: { readonly kind: KindOf<'timing'> };
   readonly charge?: ChargeOptions & { readonly kind: KindOf<'charge'> };
@@ -24,6 +34,7 @@ export function fitOf({ trails, ...whole }: FitOut): Fit {
   const found = <T extends TrailId>(trail: T) => trails.find((t): t is TrailFit & { trail: T } => t.trail === trail);
   const [spark, crank, charge] = [found('spark'), found('crank'), found('charge')];
   const [fuel, timing, stop, air] = [found('fuel'), found('timing'), found('stop'), found('air')];
+  const compression = found('compression');
   return {
     ballast: 'none',
     fused: false,
@@ -33,6 +44,7 @@ export function fitOf({ trails, ...whole }: FitOut): Fit {
     ...(spark ? { spark: spark.kind } : {}),
     ...(crank ? { crank: { ...crank.options, kind: crank.kind } } : {}),
     ...(air ? { air: { kind: air.kind } } : {}),
+    ...(compression ? { compression: { ...compression.options, kind: compression.kind } } : {}),
     ...(stop ? { stop: { kind: stop.kind } } : {}),
     ...(timing ? { timing: { kind: timing.kind } } : {}),
     ...(fuel ? { fuel: { ...fuel.options, kind: fuel.kind } } : {}),

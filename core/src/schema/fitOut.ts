@@ -31,6 +31,9 @@ export const TIMING_KINDS = ['by-hand', 'weights', 'weights-vacuum', 'map'] as c
 /** What lets a petrol engine breathe and idle. */
 export const AIR_KINDS = ['throttled'] as const;
 
+/** How the engine breathes in, squeezes and lets out: by valves, or by ports and its crankcase. */
+export const COMPRESSION_KINDS = ['four-stroke', 'two-stroke'] as const;
+
 /** What stops a diesel; what is fired by a spark is stopped on its spark trail. */
 export const STOP_KINDS = ['vacuum', 'cut-to-run', 'cut-to-stop', 'cable'] as const;
 
@@ -101,6 +104,13 @@ export const fuelOptions = z.object({
 });
 export type FuelOptions = z.infer<typeof fuelOptions>;
 
+export const compressionOptions = z.object({
+  cooling: z.enum(['water', 'air']).default('water'),
+  /** Of two strokes: petals that let the mixture in and not out again. */
+  reeds: z.boolean().default(false),
+});
+export type CompressionOptions = z.infer<typeof compressionOptions>;
+
 export const trailFitSchema = z.discriminatedUnion('trail', [
   z.object({ trail: z.literal('spark'), kind: z.enum(SPARK_KINDS), options: sparkOptions }),
   z.object({ trail: z.literal('crank'), kind: z.enum(CRANK_KINDS), options: crankOptions }),
@@ -108,6 +118,7 @@ export const trailFitSchema = z.discriminatedUnion('trail', [
   z.object({ trail: z.literal('fuel'), kind: z.enum(FUEL_KINDS), options: fuelOptions }),
   z.object({ trail: z.literal('air'), kind: z.enum(AIR_KINDS), options: z.object({}).default({}) }),
   z.object({ trail: z.literal('stop'), kind: z.enum(STOP_KINDS), options: z.object({}).default({}) }),
+  z.object({ trail: z.literal('compression'), kind: z.enum(COMPRESSION_KINDS), options: compressionOptions }),
   z.object({ trail: z.literal('timing'), kind: z.enum(TIMING_KINDS), options: z.object({}).default({}) }),
 ]);
 export type TrailFit = z.infer<typeof trailFitSchema>;
@@ -123,7 +134,7 @@ export const fitOutShape = z.object({
   compressionRatio: z.number().min(3).max(23),
   /** Swept volume; what is usual for so many cylinders when it is not given. */
   litres: z.number().min(0.03).max(15).optional(),
-  trails: z.array(trailFitSchema).min(1, 'Tell at least one trail.').max(7),
+  trails: z.array(trailFitSchema).min(1, 'Tell at least one trail.').max(8),
 });
 export const fitOutSchema = fitOutShape
   .refine(({ trails }) => new Set(trails.map((t) => t.trail)).size === trails.length, {

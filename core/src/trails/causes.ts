@@ -1,6 +1,7 @@
 import type { Failing } from '../machine/cause.ts';
 import { AIR_CAUSES } from './air/causes.ts';
 import { CHARGE_CAUSES } from './charge/causes.ts';
+import { COMPRESSION_CAUSES } from './compression/causes.ts';
 import { CRANK_CAUSES } from './crank/causes.ts';
 import { FUEL_CAUSES } from './fuel/causes.ts';
 import { SHARED_CAUSES } from './shared/causes.ts';
@@ -18,4 +19,5 @@ export const CAUSES: readonly Failing[] = [
   ...TIMING_CAUSES,
   ...STOP_CAUSES,
   ...AIR_CAUSES,
+  ...COMPRESSION_CAUSES,
 ];

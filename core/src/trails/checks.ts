@@ -3,6 +3,7 @@ import { hasHeldPoints, type Check, type CheckMaker } from '../machine/check.ts'
 import type { Machine } from '../machine/machine.ts';
 import { AIR_CHECKS } from './air/checks/index.ts';
 import { CHARGE_CHECKS } from './charge/checks/index.ts';
+import { COMPRESSION_CHECKS } from './compression/checks/index.ts';
 import { CRANK_CHECKS } from './crank/checks/index.ts';
 import { FUEL_CHECKS } from './fuel/checks/index.ts';
 import { STOP_CHECKS } from './stop/checks/index.ts';
@@ -19,6 +20,7 @@ const MAKERS: readonly CheckMaker[] = [
   ...TIMING_CHECKS,
   ...STOP_CHECKS,
   ...AIR_CHECKS,
+  ...COMPRESSION_CHECKS,
 ];
 
 /** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */

@@ -5,6 +5,7 @@ import type { TrailKind } from '../machine/trail.ts';
 import type { FitOut } from '../schema/fitOut.ts';
 import { AIR_TRAILS } from './air/kinds/index.ts';
 import { CHARGE_TRAILS } from './charge/kinds/index.ts';
+import { COMPRESSION_TRAILS } from './compression/kinds/index.ts';
 import { CRANK_TRAILS } from './crank/kinds/index.ts';
 import { FUEL_TRAILS } from './fuel/kinds/index.ts';
 import { STOP_TRAILS } from './stop/kinds/index.ts';
@@ -20,6 +21,7 @@ export const TRAIL_KINDS: readonly TrailKind[] = [
   ...TIMING_TRAILS,
   ...STOP_TRAILS,
   ...AIR_TRAILS,
+  ...COMPRESSION_TRAILS,
 ];
 
 /** Throws on a kind that is not registered; the schema has refused it before. */
@@ -30,7 +32,7 @@ function kindOf(trail: string, kind: string): TrailKind {
 }
 
 /** Order in which trails are built: what comes later finds in place what the earlier ones share. */
-const ORDER = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop', 'air'];
+const ORDER = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop', 'air', 'compression'];
 
 /** The machine of a fit-out, every trail of it on one site. */
 export function buildMachine(fitOut: FitOut): Machine {

@@ -16,6 +16,7 @@ const NAMES: Readonly<Record<Dimension, string>> = {
   volume: 'a volume',
   temperature: 'degrees Celsius',
   turns: 'turns',
+  share: 'a share, such as 12 %',
   ratio: 'a plain number',
 };
 const EXAMPLES: Readonly<Partial<Record<Dimension, string>>> = {

@@ -12,7 +12,7 @@ export const TRAIL_LABELS: Readonly<Record<TrailName, string>> = {
 };
 
 /** Trails that a machine can be told of, on its own page. */
-const TELLABLE: readonly TrailName[] = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop', 'air'];
+const TELLABLE: readonly TrailName[] = ['spark', 'crank', 'charge', 'fuel', 'timing', 'stop', 'air', 'compression'];
 export const tellable = (trail: TrailName): boolean => TELLABLE.includes(trail);
 
 /** What a mechanic looks at first on a trail that Pondu has not been told of. */

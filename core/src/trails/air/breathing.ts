@@ -1,6 +1,7 @@
 import { ATMOSPHERE } from '../../fluids/index.ts';
 import { idleHole, idleRpm, idling, type Idling } from '../../engine/manifold.ts';
 import { burns } from '../../engine/mixture.ts';
+import { squeezed } from '../../engine/squeeze.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
@@ -40,7 +41,7 @@ function idle(scene: Known): Idling {
   // Weak burns slowly, late work is lost; sparks that are missing are seen elsewhere.
   const slow = 1 - 0.9 * Math.max(0, 1 - rich) - 0.25 * Math.max(0, rich - 1.15);
   const late = Math.max(0.3, 1 - Math.abs(scene.see('degreesOff', IDLE)) / 60);
-  return idling(fit.litres, throttle + leak, Math.max(0.05, slow) * late * burns(rich, IDLE));
+  return idling(fit.litres, throttle + leak, Math.max(0.05, slow) * late * burns(rich, IDLE) * squeezed(scene));
 }
 
 /** Vacuum on the gauge, held fast without a load: friction and what the exhaust holds back. Pascal below the air outside. */

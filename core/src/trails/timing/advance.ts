@@ -54,6 +54,7 @@ const asMeant = (p: MachineParams): MachineParams => ({
 });
 
 export const timingOffers: Offers = {
+  valvesLate: ({ params }) => params[CHAIN]?.['lateDegrees'] ?? 0,
   degreesOff: (scene, state) =>
     totalOf(momentOf(scene.params, state)) - totalOf(momentOf(asMeant(scene.params), state)),
 };

@@ -1,5 +1,6 @@
 import { burns } from '../../../engine/mixture.ts';
 import { firesInTime } from '../../../engine/howItRuns.ts';
+import { cylinderFires } from '../../../engine/squeeze.ts';
 import { sparkWords } from '../../../instruments/sparkTester.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import type { Scene } from '../../../machine/scene.ts';
@@ -12,7 +13,7 @@ function fires(scene: Scene, burning: number): number {
   const timed = firesInTime(scene) * burning;
   let none = 1;
   for (let i = 1; i <= scene.machine.fit.cylinders; i++)
-    none *= 1 - (1 - sparkWords(scene.spark('plug', CRANKING, i)).none) * timed;
+    none *= 1 - (1 - sparkWords(scene.spark('plug', CRANKING, i)).none) * timed * cylinderFires(scene, CRANKING, i);
   return scene.see('turns', CRANKING) * (1 - none);
 }
 const burning = (scene: Scene): number => burns(scene.see('richness', CRANKING), CRANKING);

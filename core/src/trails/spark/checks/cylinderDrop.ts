@@ -1,5 +1,7 @@
 import { sparkWords } from '../../../instruments/sparkTester.ts';
+import { cylinderFires } from '../../../engine/squeeze.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
+import { RUNNING } from '../../../machine/state.ts';
 
 /** Earth one plug lead at a time while it runs: the cylinder that makes no difference is the lazy one. */
 export const cylinderDrop: CheckMaker = (machine) => {
@@ -18,7 +20,8 @@ export const cylinderDrop: CheckMaker = (machine) => {
         sees: (scene) => {
           const none = Array.from(
             { length: machine.fit.cylinders },
-            (_, i) => sparkWords(scene.spark('plug', { key: 'run', points: 'turning' }, i + 1)).none,
+            (_, i) =>
+              1 - (1 - sparkWords(scene.spark('plug', RUNNING, i + 1)).none) * cylinderFires(scene, RUNNING, i + 1),
           );
           const all = none.reduce((p, n) => p * (1 - n), 1);
           const shares: Record<string, number> = { 'all drop alike': all };
@@ -33,7 +36,7 @@ export const cylinderDrop: CheckMaker = (machine) => {
           return shares;
         },
       },
-      state: { key: 'run', points: 'turning' },
+      state: RUNNING,
       words: [
         'all drop alike',
         ...Array.from({ length: machine.fit.cylinders }, (_, i) => `only ${i + 1} makes none`),

@@ -1,0 +1,99 @@
+import { ATMOSPHERE } from '../fluids/index.ts';
+import { psi } from './manifold.ts';
+
+/** Gas constant of air, J/(kg·K); discharge of a crack past a ring or a seat. */
+const R = 287;
+const DISCHARGE = 0.65;
+/** Polytropic exponent of a cranked, cold cylinder: 1.4 less what its walls take [1]. */
+const EXPONENT = 1.28;
+/** What fills a cranked cylinder with its throttle open: a little under the air outside. Pascal, kelvin. */
+const FILLED = 0.96 * ATMOSPHERE;
+const COLD = 293;
+/** Length of the connecting rod over the crank's throw. */
+const ROD = 3.5;
+/** Crank degrees before top centre at which a cylinder is shut: by its inlet valve; by its exhaust port [1]. */
+export const SHUT_BEFORE = { four: 125, two: 98 } as const;
+const STEPS = 40;
+
+/** One cylinder as it is turned. */
+export interface Squeezed {
+  /** Swept volume, litres. */
+  readonly litres: number;
+  readonly ratio: number;
+  /** Degrees before top centre at which nothing is open any more. */
+  readonly shutBefore: number;
+  readonly rpm: number;
+  /** All that leaks, square metres. */
+  readonly squareMetres: number;
+  /** Pressure at which it is filled, pascal; full throttle's unless given. */
+  readonly filled?: number;
+}
+
+/** Volume over its swept volume at crank degrees from top centre, slider and crank [1]. */
+export function volumeAt(degrees: number, ratio: number): number {
+  const a = (degrees * Math.PI) / 180;
+  const travel = (1 - Math.cos(a) + ROD - Math.sqrt(ROD ** 2 - Math.sin(a) ** 2)) / 2;
+  return 1 / (ratio - 1) + travel;
+}
+
+/** What a gauge shows that holds the highest, pascal over the air outside; share of the charge that is kept to the top. */
+export interface Pressed {
+  readonly pascals: number;
+  readonly kept: number;
+}
+
+/**
+ * Pressure of a cylinder that leaks as it is turned: m = p·V/(R·T) with T ~ V^(1−n), and what passes the hole by the
+ * isentropic flow function, dm = −C_d·A·p·ψ/√(R·T) dt. Without a leak p₀·r^n from where it shut. By midpoints over the
+ * crank's angle; 40 steps stand within 0.2 % of 2000.
+ */
+export function pressed(c: Squeezed, steps = STEPS): Pressed {
+  const filled = c.filled ?? FILLED;
+  const swept = c.litres * 1e-3;
+  const shut = volumeAt(c.shutBefore, c.ratio);
+  const from = -c.shutBefore;
+  const step = c.shutBefore / steps;
+  const seconds = step / (6 * Math.max(c.rpm, 1));
+  let log = 0;
+  let highest = filled;
+  const pressureAt = (degrees: number, logKept: number) => {
+    const squeezed = shut / volumeAt(degrees, c.ratio);
+    return { squeezed, pascals: filled * squeezed ** EXPONENT * Math.exp(logKept) };
+  };
+  const loses = (degrees: number, logKept: number): number => {
+    const { squeezed, pascals } = pressureAt(degrees, logKept);
+    if (pascals <= ATMOSPHERE) return 0;
+    const kelvin = COLD * squeezed ** (EXPONENT - 1);
+    const volume = volumeAt(degrees, c.ratio) * swept;
+    return (DISCHARGE * c.squareMetres * psi(ATMOSPHERE / pascals) * Math.sqrt(R * kelvin)) / volume;
+  };
+  for (let k = 0; k < steps; k++) {
+    const at = from + k * step;
+    const middle = log - (loses(at, log) * seconds) / 2;
+    log -= loses(at + step / 2, middle) * seconds;
+    const { pascals } = pressureAt(at + step, log);
+    highest = Math.max(highest, pascals);
+  }
+  return { pascals: highest - ATMOSPHERE, kept: Math.exp(log) };
+}
+
+/** Supply of a leak-down tester, pascal over the air outside, and the hole of its orifice: a millimetre across. */
+const SUPPLY = 6e5;
+const ORIFICE = Math.PI * 0.5e-3 ** 2;
+
+/**
+ * Share of its supply that a leak-down tester loses over its orifice when a still cylinder leaks through so many square
+ * metres, piston at top centre: where the flow through both holes is the same.
+ */
+export function leakDown(squareMetres: number): number {
+  const supply = SUPPLY + ATMOSPHERE;
+  let [low, high] = [ATMOSPHERE, supply];
+  for (let k = 0; k < 40; k++) {
+    const middle = (low + high) / 2;
+    const enters = ORIFICE * supply * psi(middle / supply);
+    const leaves = squareMetres * middle * psi(ATMOSPHERE / middle);
+    if (enters > leaves) low = middle;
+    else high = middle;
+  }
+  return (supply - low) / SUPPLY;
+}

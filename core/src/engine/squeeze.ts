@@ -1,0 +1,30 @@
+import type { Known } from '../machine/known.ts';
+import type { MachineState } from '../machine/part.ts';
+import { CRANKING } from '../machine/state.ts';
+import { logistic } from '../random/lcg.ts';
+
+/**
+ * Share of a tight cylinder's pressure under which it does not fire: as it is turned, idling, and fast, where it leaks
+ * for less long. What a spark lights asks less than what lights itself. Judgement, about the 5 bar of REFERENCE.
+ */
+const FIRES_FROM = { spark: { crank: 0.56, idle: 0.6, fast: 0.36 }, itself: { crank: 0.72, idle: 0.66, fast: 0.5 } };
+/** From so much of its pressure on a cylinder gives all its work. */
+const WORKS_FROM = 0.86;
+
+const shareOf = (scene: Known, cylinder: number): number => scene.see('compression', CRANKING, { cylinder });
+
+/** Chance that a cylinder squeezes its charge enough to fire. */
+export function cylinderFires(scene: Known, state: MachineState, cylinder: number): number {
+  const how = state.key !== 'run' ? 'crank' : state.speed === 'fast' ? 'fast' : 'idle';
+  const from = FIRES_FROM[scene.machine.fit.spark ? 'spark' : 'itself'][how];
+  const at = (share: number) => logistic((share - from) / 0.04);
+  return Math.min(1, at(shareOf(scene, cylinder)) / at(WORKS_FROM));
+}
+
+/** Mean over the cylinders of what they make of their charge, 1 where all are tight. */
+export function squeezed(scene: Known): number {
+  const { cylinders } = scene.machine.fit;
+  let sum = 0;
+  for (let c = 1; c <= cylinders; c++) sum += Math.min(1, shareOf(scene, c) / WORKS_FROM);
+  return sum / cylinders;
+}

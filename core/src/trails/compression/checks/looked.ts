@@ -1,0 +1,271 @@
+import { cylinderFires } from '../../../engine/squeeze.ts';
+import { looking, type CheckMaker } from '../../../machine/check.ts';
+import { partsOf } from '../../../machine/numbered.ts';
+import { seen } from '../../../machine/seen.ts';
+import { CRANKING, IDLE, KEY_OFF } from '../../../machine/state.ts';
+import { logistic } from '../../../random/lcg.ts';
+import { BORES, CRANKCASE, GASKET, PORT, REEDS, VALVES } from '../ids.ts';
+import { EXHAUST } from '../pressing.ts';
+import { strokesOf } from './which.ts';
+
+/** How clearly a weak beat is heard. */
+const HEARD = 0.9;
+
+/** By ear as it is turned: costs nothing, and parts compression from all the rest. */
+export const listen: CheckMaker = (machine) =>
+  strokesOf(machine)
+    ? [
+        looking(
+          {
+            id: 'compression-listen',
+            station: BORES,
+            label: 'Turned over, by ear and hand: even beats?',
+            set: machine.fit.spark ? 'Ignition off or earthed, throttle open.' : 'Fuel held off.',
+            touch: 'Turn it over for five seconds with the starter, or by hand over each top.',
+            watch: 'Every beat alike, and each holds. One that runs through; none that holds: it spins.',
+            words: machine.fit.cylinders > 1 ? ['even', 'one runs through', 'spins freely'] : ['holds', 'runs through'],
+            state: CRANKING,
+            minutes: 0.5,
+            opens: [],
+            cautions: ['rotating parts'],
+          },
+          (scene) => {
+            const { cylinders } = scene.machine.fit;
+            const weak = Array.from({ length: cylinders }, (_, i) =>
+              logistic((0.72 - scene.see('compression', CRANKING, { cylinder: i + 1 })) / 0.035),
+            );
+            if (cylinders === 1) {
+              const runs = 0.02 + HEARD * weak[0]!;
+              return { holds: 1 - runs, 'runs through': runs };
+            }
+            const all = weak.reduce((p, w) => p * w, 1);
+            const none = weak.reduce((p, w) => p * (1 - w), 1);
+            const some = 1 - all - none;
+            return {
+              even: 0.96 - HEARD * (some + all),
+              'one runs through': 0.02 + HEARD * some,
+              'spins freely': 0.02 + HEARD * all,
+            };
+          },
+        ),
+      ]
+    : [];
+
+/** Valves of four strokes: their clearances. */
+export const clearances: CheckMaker = (machine) => {
+  if (strokesOf(machine) !== 'four-stroke') return [];
+  const own = partsOf(machine, EXHAUST);
+  const word = (n: number) => (own.length === 1 ? 'none at the exhaust' : `none at exhaust ${n}`);
+  return [
+    looking(
+      {
+        id: 'compression-clearances',
+        station: VALVES,
+        label: 'Valve clearances, all',
+        set: 'Engine cold, covers off; each valve on the back of its cam.',
+        touch: 'Feeler between valve and lever or tappet, one after the other.',
+        watch: 'Every one in the book’s band.',
+        words: ['all in band', ...own.map((p) => word(p.oneOf!.n))],
+        state: KEY_OFF,
+        minutes: 1 + 0.6 * machine.fit.cylinders,
+        opens: ['valve cover off'],
+        cautions: [],
+      },
+      ({ params }) => {
+        const tight = own.map((p): [string, number] => [
+          word(p.oneOf!.n),
+          params[p.id]!['clearanceMetres']! < 0.05e-3 ? 0.95 : 0.02 / own.length,
+        ]);
+        const sum = tight.reduce((a, [, v]) => a + v, 0);
+        const scale = Math.min(1, 0.98 / sum);
+        return { ...Object.fromEntries(tight.map(([w, v]) => [w, v * scale])), 'all in band': 1 - sum * scale };
+      },
+    ),
+  ];
+};
+
+/** What shows while it runs, or beside it. */
+export const around: CheckMaker = (machine) => {
+  const strokes = strokesOf(machine);
+  if (!strokes) return [];
+  const marine = machine.fit.marine ? (['marine'] as const) : [];
+  const blows = looking(
+    {
+      id: 'compression-breather',
+      station: BORES,
+      label: 'A hand over the oil filler, idling',
+      set: 'Engine warm, idling, filler cap off.',
+      touch: 'A flat hand over the hole; look for smoke from it.',
+      watch: 'Hardly a breath. Puffs in time with one cylinder, or a stream: past the rings.',
+      words: ['hardly a breath', 'puffs'],
+      state: IDLE,
+      minutes: 0.7,
+      opens: [],
+      cautions: ['rotating parts', 'exhaust gas', 'hot coil', ...marine],
+    },
+    ({ params }) => {
+      const past = [BORES, ...partsOf(machine, 'compression-rings').map((p) => p.id)].some((id) => params[id]!['oil']);
+      const puffs = seen(past, 0.88);
+      return { 'hardly a breath': 1 - puffs, puffs };
+    },
+  );
+  const bubbles = looking(
+    {
+      id: 'compression-bubbles',
+      station: GASKET,
+      label: 'Bubbles in the water, or oil and water mixed',
+      set: 'Cold, cap of the water off; then started.',
+      touch: 'Watch the water as it starts and is opened up; look at the dipstick.',
+      watch: 'Still, and the oil clean.',
+      words: ['still and clean', 'bubbles or cream'],
+      state: KEY_OFF,
+      minutes: 1.5,
+      opens: [],
+      cautions: ['rotating parts', 'exhaust gas', 'hot coil', ...marine],
+    },
+    ({ params }) => {
+      const bad = seen((params[GASKET]!['water'] ?? 0) > 0.5, 0.85);
+      return { 'still and clean': 1 - bad, 'bubbles or cream': bad };
+    },
+  );
+  return [
+    ...(strokes === 'four-stroke' ? [blows] : twoStrokeLooks(machine)),
+    ...(machine.fit.compression?.cooling === 'water' ? [bubbles] : []),
+  ];
+};
+
+/** What only two strokes have: crankcase, reeds, ports. */
+const twoStrokeLooks: CheckMaker = (machine) => [
+  {
+    id: 'compression-crankcase',
+    station: CRANKCASE,
+    label: 'Crankcase pumped to 40 kPa: what is left after a minute',
+    set: 'Carburettor off, intake and exhaust plugged, piston at the bottom.',
+    touch: 'Pump it up by hand through one plug to 40 kPa; wait a minute; soap on the seals.',
+    watch: 'Hardly falls. Falls: soap bubbles where it goes.',
+    instrument: 'pressure gauge',
+    probe: {
+      kind: 'figure',
+      value: (scene) => leftAfter(scene.params[CRANKCASE]!['leakSquareMetres']!, machine.fit.litres),
+    },
+    state: KEY_OFF,
+    minutes: 6,
+    opens: ['carburettor off'],
+    cautions: ['fuel vapour'],
+  },
+  ...(machine.fit.compression?.reeds
+    ? [
+        looking(
+          {
+            id: 'compression-spit',
+            station: REEDS,
+            label: 'A card before the intake: does it spit back?',
+            set: 'Filter off, cranked or running.',
+            touch: 'A card a hand’s breadth before the intake.',
+            watch: 'Dry. Wet with fuel: the reeds do not shut.',
+            words: ['dry', 'wet'],
+            state: CRANKING,
+            minutes: 0.7,
+            opens: ['air filter off'],
+            cautions: ['fuel vapour', 'rotating parts'],
+          },
+          ({ params }) => {
+            const wet = seen(params[REEDS]!['share']! < 0.8, 0.85);
+            return { dry: 1 - wet, wet };
+          },
+        ),
+        looking(
+          {
+            id: 'compression-reeds-look',
+            station: REEDS,
+            label: 'Reed petals, held to the light',
+            set: 'Carburettor and reed block off.',
+            touch: 'Look along each petal against its seat.',
+            watch: 'All shut, none chipped.',
+            words: ['all shut', 'one open or chipped'],
+            state: KEY_OFF,
+            minutes: 2,
+            opens: ['carburettor off'],
+            cautions: ['fuel vapour'],
+          },
+          ({ params }) => {
+            const bad = seen(params[REEDS]!['share']! < 0.8, 0.96);
+            return { 'all shut': 1 - bad, 'one open or chipped': bad };
+          },
+        ),
+      ]
+    : []),
+  looking(
+    {
+      id: 'compression-port-look',
+      station: PORT,
+      label: 'Exhaust port, by eye',
+      set: 'Exhaust off, piston below the port.',
+      touch: 'Look in with a lamp.',
+      watch: 'Bare metal all around.',
+      words: ['clear', 'choked'],
+      state: KEY_OFF,
+      minutes: 1,
+      opens: ['exhaust off'],
+      cautions: ['hot coil'],
+    },
+    ({ params }) => {
+      const bad = seen(params[PORT]!['share']! < 0.6, 0.95);
+      return { clear: 1 - bad, choked: bad };
+    },
+  ),
+];
+
+/** A diesel's: an injector's union loosened, cylinder by cylinder. */
+export const dieselDrop: CheckMaker = (machine) =>
+  strokesOf(machine) && !machine.fit.spark && machine.fit.cylinders > 1
+    ? [
+        looking(
+          {
+            id: 'compression-unions',
+            station: BORES,
+            label: 'Injector unions loosened in turn: which makes no difference?',
+            set: 'Running at idle, or as well as it will; rag around the union, face and hands away from the spray.',
+            touch: 'Half a turn, listen, tighten again, the next.',
+            watch: 'Each sound cylinder drops the revs alike.',
+            words: [
+              'all drop alike',
+              ...Array.from({ length: machine.fit.cylinders }, (_, i) => `only ${i + 1} makes none`),
+            ],
+            state: IDLE,
+            minutes: 3,
+            opens: [],
+            cautions: [
+              'rotating parts',
+              'exhaust gas',
+              'hot coil',
+              ...(machine.fit.marine ? (['marine'] as const) : []),
+            ],
+          },
+          (scene) => {
+            const none = Array.from({ length: machine.fit.cylinders }, (_, i) => 1 - cylinderFires(scene, IDLE, i + 1));
+            const only = none.map((n, k) => none.reduce((p, o, i) => p * (i === k ? n : 1 - o), 1));
+            const sum = only.reduce((a, b) => a + b, 0);
+            return {
+              'all drop alike': 1 - 0.95 * sum,
+              ...Object.fromEntries(only.map((o, k) => [`only ${k + 1} makes none`, 0.95 * o])),
+            };
+          },
+        ),
+      ]
+    : [];
+
+/** Pressure to which a crankcase is pumped, pascal; discharge of a crack; air's density, kilograms a cubic metre. */
+const PUMPED = 40e3;
+const DISCHARGE = 0.65;
+const AIR = 1.2;
+/** Crankcase over swept volume. */
+const CASE = 2.4;
+
+/**
+ * What is left after a minute: Q = C_d·A·√(2p/ρ) out of a vessel gives √p falling evenly in time. Pascal.
+ */
+export function leftAfter(squareMetres: number, litres: number, seconds = 60): number {
+  const slope = (101_325 * DISCHARGE * squareMetres * Math.sqrt(2 / AIR)) / (CASE * litres * 1e-3);
+  return Math.max(0, Math.sqrt(PUMPED) - (slope * seconds) / 2) ** 2;
+}

@@ -1,0 +1,174 @@
+import { between, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+import type { Fit } from '../../../schema/fit.ts';
+
+/** Leaks grow with what they run around: the bore, by the two thirds of its volume; 1 for a cylinder of 0.42 litres. */
+export const bigness = (fit: Pick<Fit, 'litres' | 'cylinders'>): number =>
+  (fit.litres / fit.cylinders / 0.42) ** (2 / 3);
+const MM2 = 1e-6;
+
+const leak = (low: number, high: number): PlateSpec => ({
+  id: 'leakSquareMetres',
+  label: 'What it lets by',
+  dimension: 'ratio',
+  typical: (fit) => ({ low: low * MM2 * bigness(fit), high: high * MM2 * bigness(fit) }),
+  hidden: true,
+});
+const leaks = (low: number, high: number, more: Readonly<Record<string, number>> = {}): FaultMode['apply'] => {
+  return (p, s, fit) => ({ ...p, leakSquareMetres: between(low, high, s) * MM2 * bigness(fit), ...more });
+};
+const HEAD = { id: 'head', label: 'Take the head off, grind or renew the valve', minutes: 300, money: 95 };
+
+/** Rings and bore of one cylinder. */
+const rings: PartKind = {
+  kind: 'piston rings',
+  plates: [leak(0.15, 0.4)],
+  repairs: [{ id: 'renew', label: 'Piston out: free or renew the rings', minutes: 480, money: 140 }],
+  faults: [
+    {
+      id: 'worn',
+      label: 'rings stuck or broken',
+      weight: 1.5,
+      repair: 'renew',
+      apply: leaks(3.5, 11, { oil: 1 }),
+    },
+  ],
+  elements: () => [],
+};
+/** What wears all bores alike. */
+const bores: PartKind = {
+  kind: 'bores',
+  plates: [{ ...leak(0, 0.05), label: 'What wear lets by in each' }],
+  repairs: [{ id: 'rebore', label: 'Rebore, new pistons and rings', minutes: 1500, money: 620 }],
+  faults: [
+    {
+      id: 'worn',
+      label: 'worn, all of them',
+      weight: 2.5,
+      repair: 'rebore',
+      apply: leaks(3, 8, { oil: 1 }),
+    },
+  ],
+  elements: () => [],
+};
+const exhaust: PartKind = {
+  kind: 'exhaust valve',
+  plates: [
+    leak(0, 0.05),
+    {
+      id: 'clearanceMetres',
+      label: 'Exhaust valve clearance',
+      dimension: 'length',
+      typical: () => ({ low: 0.25e-3, high: 0.4e-3 }),
+    },
+  ],
+  repairs: [HEAD, { id: 'set', label: 'Set the valve clearances', minutes: 50, money: 0 }],
+  faults: [
+    { id: 'burnt', label: 'burnt', weight: 2.5, repair: 'head', apply: leaks(4, 16) },
+    {
+      id: 'tight',
+      label: 'has no clearance',
+      weight: 2.5,
+      repair: 'set',
+      apply: (p, s, fit) => ({ ...leaks(3, 9)(p, s, fit), clearanceMetres: 0 }),
+    },
+  ],
+  elements: () => [],
+};
+const intake: PartKind = {
+  kind: 'inlet valve',
+  plates: [leak(0, 0.05)],
+  repairs: [HEAD, { id: 'free', label: 'Free the valve in its guide', minutes: 60, money: 6 }],
+  faults: [
+    { id: 'leaks', label: 'does not seat', weight: 1, repair: 'head', apply: leaks(3.5, 12) },
+    {
+      id: 'sticks',
+      label: 'sticks open in its guide',
+      weight: 1.5,
+      repair: 'free',
+      apply: leaks(25, 60, { sticks: 1 }),
+    },
+  ],
+  elements: () => [],
+};
+
+/** Pairs of cylinders that a head gasket may burn through between: at most so many in a row. */
+const PAIRS = [1, 2, 3, 4, 5, 6, 7];
+const gasket: PartKind = {
+  kind: 'head gasket',
+  plates: [leak(0, 0.03)],
+  repairs: [{ id: 'renew', label: 'Renew the head gasket, look at both faces', minutes: 280, money: 55 }],
+  faults: [
+    {
+      id: 'out',
+      label: 'blows outside',
+      weight: 0.5,
+      repair: 'renew',
+      apply: leaks(3, 10, { blows: 1 }),
+    },
+    {
+      id: 'water',
+      label: 'blown to the water',
+      weight: 1.5,
+      repair: 'renew',
+      apply: leaks(2.5, 8, { water: 1 }),
+    },
+    ...PAIRS.map((k): FaultMode => ({
+      id: `between-${k}`,
+      family: 'between',
+      label: `blown between ${k} and ${k + 1}`,
+      weight: 0.7,
+      repair: 'renew',
+      apply: leaks(4, 14, { pair: k }),
+    })),
+  ],
+  elements: () => [],
+};
+
+/** Seals of a two-stroke's crankcase: what is drawn in beside the carburettor. */
+const crankcase: PartKind = {
+  kind: 'crankcase',
+  plates: [{ ...leak(0.0002, 0.002), label: 'What its seals let by' }],
+  repairs: [{ id: 'seals', label: 'Renew the crankshaft’s seals', minutes: 180, money: 24 }],
+  faults: [{ id: 'leaks', label: 'its seals leak', weight: 3, repair: 'seals', apply: leaks(0.7, 4) }],
+  elements: () => [],
+};
+const share = (label: string, low: number): PlateSpec => ({
+  id: 'share',
+  label,
+  dimension: 'ratio',
+  typical: () => ({ low, high: 1 }),
+  hidden: true,
+});
+const reeds: PartKind = {
+  kind: 'reed valve',
+  plates: [share('Share of what is drawn in that stays', 0.96)],
+  repairs: [{ id: 'renew', label: 'Renew the reed petals', minutes: 45, money: 28 }],
+  faults: [
+    {
+      id: 'chipped',
+      label: 'a petal chipped or standing open',
+      weight: 2,
+      repair: 'renew',
+      apply: (p, s) => ({ ...p, share: between(0.62, 0.3, s) }),
+    },
+  ],
+  elements: () => [],
+};
+const port: PartKind = {
+  kind: 'exhaust port',
+  plates: [share('Share that is open', 0.93)],
+  repairs: [{ id: 'clear', label: 'Scrape the exhaust port clear', minutes: 60, money: 3 }],
+  faults: [
+    {
+      id: 'carbon',
+      label: 'choked with carbon',
+      weight: 2,
+      repair: 'clear',
+      apply: (p, s) => ({ ...p, share: between(0.4, 0.2, s) }),
+    },
+  ],
+  elements: () => [],
+};
+
+/** Parts that only the compression trail has. */
+export const COMPRESSION_PARTS = { rings, bores, exhaust, intake, gasket, crankcase, reeds, port };

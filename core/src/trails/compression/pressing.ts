@@ -1,0 +1,89 @@
+import { pressed, SHUT_BEFORE, type Pressed } from '../../engine/compressing.ts';
+import { idleHole, idleRpm } from '../../engine/manifold.ts';
+import type { Known, MachineParams } from '../../machine/known.ts';
+import { idOf } from '../../machine/numbered.ts';
+import type { Offers } from '../../machine/observed.ts';
+import type { PartParams } from '../../machine/part.ts';
+import { CRANKING } from '../../machine/state.ts';
+import type { Fit } from '../../schema/fit.ts';
+import { BORES, CRANKCASE, GASKET, PORT, REEDS } from './ids.ts';
+
+export const RINGS = 'compression-rings';
+export const EXHAUST = 'compression-exhaust';
+export const INTAKE = 'compression-intake';
+
+const lets = (part: PartParams | undefined): number => part?.['leakSquareMetres'] ?? 0;
+
+/** A gasket's leak, where it is one of this cylinder: both sides of a pair; the middle one to the water or outside. */
+function gasketLeak(fit: Fit, gasket: PartParams, cylinder: number): number {
+  const { pair, water, blows } = gasket as { pair?: number; water?: number; blows?: number };
+  const middle = (water || blows) && cylinder === Math.ceil(fit.cylinders / 2);
+  return middle || (pair && (cylinder === pair || cylinder === pair + 1)) ? lets(gasket) : 0;
+}
+
+/** Ways out of a cylinder, square metres each. */
+export function waysOut(fit: Fit, p: MachineParams, cylinder: number) {
+  return {
+    rings: lets(p[idOf(RINGS, cylinder)]) + lets(p[BORES]),
+    exhaust: lets(p[idOf(EXHAUST, cylinder)]),
+    intake: lets(p[idOf(INTAKE, cylinder)]),
+    gasket: gasketLeak(fit, p[GASKET]!, cylinder),
+  };
+}
+export const leakOf = (fit: Fit, p: MachineParams, cylinder: number): number =>
+  Object.values(waysOut(fit, p, cylinder)).reduce((a, b) => a + b, 0);
+
+/** A cylinder as the starter or the hand turns it, leaking through so much. */
+export function turned(scene: Known, squareMetres: number): Pressed {
+  const { fit } = scene.machine;
+  const before = fit.compression?.kind === 'two-stroke' ? SHUT_BEFORE.two : SHUT_BEFORE.four;
+  return pressed({
+    litres: fit.litres / fit.cylinders,
+    ratio: fit.compressionRatio,
+    // A chain that lags shuts the inlet valves later.
+    shutBefore: before - scene.see('valvesLate', CRANKING),
+    rpm: Math.max(25, scene.see('crankingRpm', CRANKING)),
+    squareMetres,
+  });
+}
+
+/** What a gauge in a plug's hole shows after some turns, pascal. */
+export const gaugeOf = (scene: Known, cylinder: number, wet = 1): number => {
+  const out = waysOut(scene.machine.fit, scene.params, cylinder);
+  return turned(scene, out.rings * wet + out.exhaust + out.intake + out.gasket).pascals;
+};
+/** What this engine would show if nothing leaked and its valves shut in time. */
+const tight = (fit: Fit): number =>
+  pressed({
+    litres: fit.litres / fit.cylinders,
+    ratio: fit.compressionRatio,
+    shutBefore: fit.compression?.kind === 'two-stroke' ? SHUT_BEFORE.two : SHUT_BEFORE.four,
+    rpm: 180,
+    squareMetres: 0,
+  }).pascals;
+
+/** The cylinder that leaks most: what a mechanic goes on with once the gauge has been round. */
+export const worstOf = ({ machine: { fit }, params }: Known): number => {
+  let worst = 1;
+  for (let c = 2; c <= fit.cylinders; c++) if (leakOf(fit, params, c) > leakOf(fit, params, worst)) worst = c;
+  return worst;
+};
+
+/** Fuel over air at idle where a crankcase draws beside its carburettor half of the time. */
+const leaned = (fit: Fit, p: MachineParams): number =>
+  1 / (1 + (0.5 * lets(p[CRANKCASE])) / idleHole(fit.litres, idleRpm(fit)));
+
+export const compressionOffers: Offers = {
+  compression: (scene, _state, { cylinder }) => gaugeOf(scene, cylinder) / tight(scene.machine.fit),
+  oil: (scene, _state, { cylinder }) =>
+    Math.max(...[idOf(RINGS, cylinder), BORES].map((id) => scene.params[id]!['oil'] ?? 0)),
+};
+/** Besides, of two strokes. */
+export const twoStrokeOffers: Offers = {
+  ...compressionOffers,
+  richness: (scene, state) => {
+    const weak = leaned(scene.machine.fit, scene.params);
+    return state.key === 'run' && state.speed === 'fast' ? 0.8 + 0.2 * weak : weak;
+  },
+  breathes: ({ params }) => (params[REEDS]?.['share'] ?? 1) * Math.min(1, params[PORT]!['share']! * 1.6),
+};
