@@ -3,6 +3,7 @@ import type { JobEvent } from '../schema/job.ts';
 import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { BREATHING } from '../__tests__/breathingMachines.ts';
+import { SQUEEZING } from '../__tests__/squeezingMachines.ts';
 import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { STOPPED } from '../__tests__/stoppedMachines.ts';
 import { TIMED } from '../__tests__/timedMachines.ts';
@@ -59,6 +60,7 @@ it('the causes name only ways of failing that exist', () => {
     ...Object.values(FUELLED),
     ...Object.values(TIMED),
     ...Object.values(BREATHING),
+    ...Object.values(SQUEEZING),
     ...Object.values(STOPPED),
   ].flatMap((m) => buildModel(m, house).faults);
   const exists = ({ kind, modes, part }: FailsSo) =>

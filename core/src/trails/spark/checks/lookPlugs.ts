@@ -1,43 +1,101 @@
-import { idOf } from '../../../machine/numbered.ts';
+import { plugPicture } from '../../../engine/plugPicture.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { idOf } from '../../../machine/numbered.ts';
+import type { Scene } from '../../../machine/scene.ts';
 
-const plugWords = (cylinders: number): string[] => [
-  'all dry and even',
-  'all wet or sooty',
-  'all gaps wide',
-  ...Array.from({ length: cylinders }, (_, i) => `only ${i + 1} is wet or sooty`),
-  ...Array.from({ length: cylinders }, (_, i) => `only ${i + 1} has a wide gap`),
-];
+/** What is seen of all plugs alike, of some, and of one alone. */
+export const PLUG_WORDS = {
+  even: 'all dry and even',
+  wet: 'all wet or sooty',
+  white: 'all white',
+  oily: 'all oily',
+  wide: 'all gaps wide',
+  some: 'some are wet or sooty',
+  only: (n: number, how: 'is wet or sooty' | 'is oily' | 'has a wide gap') => `only ${n} ${how}`,
+} as const;
+const { only } = PLUG_WORDS;
+const ALONE = ['is wet or sooty', 'is oily', 'has a wide gap'] as const;
 
-/** One plug among many: false alarms are spread over all of them. */
-const seenOne = (there: boolean): number => (there ? 0.93 : 0.003);
+const plugWords = (cylinders: number): string[] => {
+  const numbers = Array.from({ length: cylinders }, (_, i) => i + 1);
+  const { even, wet, white, oily, wide, some } = PLUG_WORDS;
+  return [
+    ...[even, wet, white, oily, wide],
+    ...(cylinders > 2 ? [some] : []),
+    ...(cylinders > 1 ? ALONE.flatMap((how) => numbers.map((n) => only(n, how))) : []),
+  ];
+};
+
+/** A plug that leaks less than this is seen to be fouled, ohms; a gap from which it is seen to be wide, metres. */
+const FOULED_OHMS = 1e6;
+const WIDE_METRES = 1.3e-3;
+const WIDER_METRES = 0.6e-3;
+/** Keenness for one plug among many; false alarms are spread over all of them. */
+const SEEN_ALONE = 0.93;
+const MISTAKEN = 0.003;
+
+const product = (of: readonly number[]) => of.reduce((p, v) => p * v, 1);
+/** None of them, each alone, all of them. */
+function counted(each: readonly number[]) {
+  return {
+    none: product(each.map((v) => 1 - v)),
+    alone: each.map((v, k) => v * product(each.map((o, i) => (i === k ? 1 : 1 - o)))),
+    all: product(each),
+  };
+}
+
+/** Chances of the words: what is wrong with the plugs themselves, and what the engine has done to them. */
+function seesPlugs(scene: Scene): Record<string, number> {
+  const { cylinders } = scene.machine.fit;
+  const set = scene.params['plugs']!;
+  const own = Array.from({ length: cylinders }, (_, i) => scene.params[idOf('plug', i + 1)]!);
+  const done = plugPicture(scene);
+  const fouled = own.map((p) => (p['shuntOhms']! < FOULED_OHMS ? SEEN_ALONE : MISTAKEN));
+  const wet = counted(done.wet.map((v, i) => 1 - (1 - v) * (1 - fouled[i]!)));
+  const oily = counted(done.oily.map((v) => v + MISTAKEN));
+  const wide = own.map((p) => (p['gapMetres']! > WIDE_METRES ? SEEN_ALONE : MISTAKEN));
+  const foul = set['shuntOhms']! < FOULED_OHMS ? 0.97 : 0.015;
+  const drowned = 1 - (1 - done.allWet) * (1 - foul);
+  // One look gives one word: what strikes first goes first.
+  let left = 1;
+  const shares: Record<string, number> = {};
+  const give = (word: string, share: number) => {
+    const given = left * Math.min(1, share);
+    shares[word] = (shares[word] ?? 0) + given;
+    return given;
+  };
+  const after = (...given: number[]) => (left -= given.reduce((a, b) => a + b, 0));
+  const { wet: allWet, white, oily: allOily, wide: allWide, some, even } = PLUG_WORDS;
+  after(give(allOily, oily.all), ...(cylinders > 1 ? oily.alone.map((s, i) => give(only(i + 1, 'is oily'), s)) : []));
+  if (cylinders === 1) after(give(allWide, wide[0]!));
+  else after(...wide.map((s, i) => give(only(i + 1, 'has a wide gap'), s)));
+  after(give(allWet, drowned));
+  if (cylinders === 1) after(give(allWet, wet.all));
+  else
+    after(
+      give(allWet, wet.all),
+      ...wet.alone.map((s, i) => give(only(i + 1, 'is wet or sooty'), s)),
+      ...(cylinders > 2
+        ? [give(some, Math.max(0, 1 - wet.none - wet.all - wet.alone.reduce((a, b) => a + b, 0)))]
+        : []),
+    );
+  after(give(allWide, set['extraGap']! > WIDER_METRES ? 0.95 : 0.015));
+  after(give(white, done.allWhite + 0.01));
+  shares[even] = Math.max(0, left);
+  return shares;
+}
 
 export const lookPlugs: CheckMaker = (machine) => [
   {
     id: 'look-plugs',
     station: 'plugs',
     label: 'Plugs, side by side',
-    set: 'Plugs out, laid in order.',
+    set: 'Plugs out, laid in order, as they came from the engine.',
     touch: 'Look at the noses and smell them.',
-    watch: 'All wet or sooty; one unlike the rest; gaps.',
+    watch:
+      'Wet or sooty may be what the engine does to them: one that never fires wets its plug. Oily: from below. White: weak or early.',
     instrument: 'eyes',
-    probe: {
-      kind: 'look',
-      sees: (scene) => {
-        const all = scene.params['plugs']!;
-        const wet = seen(all['shuntOhms']! < 1e6, 0.97);
-        const wide = seen(all['extraGap']! > 0.6e-3, 0.95) * (1 - wet);
-        const shares: Record<string, number> = { 'all wet or sooty': wet, 'all gaps wide': wide };
-        for (let i = 1; i <= scene.machine.fit.cylinders; i++) {
-          const own = scene.params[idOf('plug', i)]!;
-          shares[`only ${i} is wet or sooty`] = seenOne(own['shuntOhms']! < 1e6) * (1 - wet - wide);
-          shares[`only ${i} has a wide gap`] = seenOne(own['gapMetres']! > 1.3e-3) * (1 - wet - wide);
-        }
-        shares['all dry and even'] = Math.max(0, 1 - Object.values(shares).reduce((a, b) => a + b, 0));
-        return shares;
-      },
-    },
+    probe: { kind: 'look', sees: seesPlugs },
     state: KEY_OFF,
     words: plugWords(machine.fit.cylinders),
     needs: ['plugs'],

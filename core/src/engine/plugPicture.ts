@@ -1,0 +1,49 @@
+import { sparkWords } from '../instruments/sparkTester.ts';
+import type { Scene } from '../machine/scene.ts';
+import { CRANKING, FAST, IDLE, RUNNING } from '../machine/state.ts';
+import { logistic } from '../random/lcg.ts';
+import { howItRuns } from './howItRuns.ts';
+import { cylinderFires } from './squeeze.ts';
+
+/** How plainly a cylinder that was turned or run without firing shows it on its plug. */
+const SHOWS = 0.75;
+/** Richness from which every plug is black; under which, fast, every one is white; degrees early that whiten them. */
+const BLACK_FROM = 1.4;
+const WHITE_UNDER = 0.78;
+const EARLY_FROM = 12;
+
+/**
+ * What the engine has done to its plugs, apart from what is wrong with them: a cylinder that does not fire wets its
+ * own, a rich mixture blacks all, a weak one or an early spark whitens them, oil stays on them. Chances; judgement.
+ */
+export interface PlugPicture {
+  /** Wet or sooty by what happens to all cylinders at once. */
+  readonly allWet: number;
+  readonly allWhite: number;
+  /** By what happens to one cylinder alone, of each. */
+  readonly wet: readonly number[];
+  readonly oily: readonly number[];
+}
+
+export function plugPicture(scene: Scene): PlugPicture {
+  const { cylinders } = scene.machine.fit;
+  const each = Array.from({ length: cylinders }, (_, i) => i + 1);
+  const { allDead } = howItRuns(scene, CRANKING);
+  const arrives = logistic((scene.see('richness', CRANKING) - 0.4) / 0.05);
+  // One that never ran was cranked until its fuel stood on every plug.
+  const drowned = SHOWS * allDead * arrives;
+  const rich = Math.max(...[IDLE, FAST].map((s) => scene.see('richness', s)));
+  const black = (1 - allDead) * 0.85 * logistic((rich - BLACK_FROM) / 0.06);
+  const weak = logistic((WHITE_UNDER - scene.see('richness', FAST)) / 0.03);
+  const early = logistic((scene.see('degreesOff', FAST) - EARLY_FROM) / 2);
+  const lame = each.map((i) => {
+    const fires = (1 - sparkWords(scene.spark('plug', RUNNING, i)).none) * cylinderFires(scene, IDLE, i);
+    return SHOWS * (1 - allDead) * (1 - fires);
+  });
+  return {
+    allWet: 1 - (1 - drowned) * (1 - black),
+    allWhite: (1 - allDead) * 0.6 * (1 - (1 - weak) * (1 - early)),
+    wet: lame,
+    oily: each.map((i) => 0.8 * scene.see('oil', CRANKING, { cylinder: i })),
+  };
+}
