@@ -37,6 +37,7 @@ export type { Way, WayAt, Wired } from './trails/charge/advice/rewiring.ts';
 export type { UsedAlternator } from './trails/charge/advice/usedAlternators.ts';
 export type { UsedStarter } from './trails/crank/advice/usedStarters.ts';
 export type { Compared } from './trails/shared/usedPart.ts';
+export { looksOf, PLUG_LOOKS, plugWordOf, plugWords, type PlugLook } from './trails/spark/plugWords.ts';
 export { USUAL_SHARES } from './engine/trailShares.ts';
 export type { Balance } from './trails/charge/balance.ts';
 export * from './views/views.ts';

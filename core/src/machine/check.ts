@@ -93,6 +93,8 @@ export interface Check {
   readonly cautions: readonly CautionId[];
   /** Asks the whole engine: trouble on another trail shows in it too. */
   readonly whole?: boolean;
+  /** So many plugs lie side by side and are told one by one. */
+  readonly plugs?: number;
   /** Done in the look stage, before any meter comes out. */
   readonly look?: boolean;
 }

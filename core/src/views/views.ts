@@ -29,6 +29,8 @@ export interface CheckView {
   instrumentLabel: string;
   dimension: Dimension | null;
   words: readonly string[];
+  /** So many plugs lie side by side and are told one by one; 0 where it is not about them. */
+  plugs: number;
   /** Without what must be opened. */
   minutes: number;
   opens: readonly Opening[];
@@ -102,6 +104,7 @@ export const checkView = (check: Check): CheckView => ({
   instrumentLabel: INSTRUMENTS[check.instrument].label,
   dimension: INSTRUMENTS[check.instrument].dimension ?? null,
   words: INSTRUMENTS[check.instrument].dimension ? [] : wordsOf(check),
+  plugs: check.plugs ?? 0,
   minutes: check.minutes,
   opens: check.opens,
   cautions: check.cautions,

@@ -9,11 +9,16 @@ export function WordRuler({
   ruler,
   value,
   onChange,
+  few = false,
 }: {
   ruler: Ruler;
   value: string;
   onChange: (word: string) => void;
+  /** Only what some account would give, and what is picked: the others are told in another way. */
+  few?: boolean;
 }) {
+  const likely = (word: string) => [ruler.well, ...ruler.suspects].some((l) => (l.words[word] ?? 0) >= LIKELY);
+  const words = few ? ruler.words.filter((word) => word === value || likely(word)) : ruler.words;
   return (
     <RadioGroup.Root
       aria-label="What it showed"
@@ -21,7 +26,7 @@ export function WordRuler({
       onValueChange={onChange}
       className="grid gap-2 sm:grid-cols-2"
     >
-      {ruler.words.map((word) => {
+      {words.map((word) => {
         const well = (ruler.well.words[word] ?? 0) >= LIKELY;
         const suspects = ruler.suspects.filter((s) => (s.words[word] ?? 0) >= LIKELY);
         return (

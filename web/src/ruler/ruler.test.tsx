@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import type { Landing, Ruler } from '@pondu/core';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { GaugeFace } from './GaugeFace.tsx';
+import { PlugGrid } from './PlugGrid.tsx';
 import { ReadingRuler } from './ReadingRuler.tsx';
 import { rulerScale } from './scale.ts';
 import { WordRuler } from './WordRuler.tsx';
@@ -140,5 +141,38 @@ describe('a gauge', () => {
     unmount();
     render(<GaugeFace ruler={vacuum} reading={undefined} />);
     expect(screen.getByRole('radio', { name: 'inHg' }).getAttribute('aria-checked')).toBe('true');
+  });
+});
+
+describe('plugs laid side by side', () => {
+  const laid = () => screen.getAllByRole('button', { name: /^Plug \d/ }).map((b) => b.getAttribute('aria-label'));
+  it('are told one by one, by keyboard as by finger, and become one answer', async () => {
+    const said = vi.fn();
+    render(<PlugGrid plugs={4} word="" onChange={said} />);
+    expect(laid()).toEqual([1, 2, 3, 4].map((n) => `Plug ${n}: dry`));
+    await userEvent.click(screen.getByRole('radio', { name: 'oily' }));
+    screen.getByRole('button', { name: 'Plug 3: dry' }).focus();
+    await userEvent.keyboard('{Enter}');
+    expect(said).toHaveBeenLastCalledWith('only 3 is oily');
+  });
+  it('show what was picked from the list, and go back to dry by a second tap', async () => {
+    const said = vi.fn();
+    render(<PlugGrid plugs={4} word="only 2 is wet or sooty" onChange={said} />);
+    expect(laid()[1]).toBe('Plug 2: wet or sooty');
+    await userEvent.click(screen.getByRole('button', { name: 'Plug 2: wet or sooty' }));
+    expect(said).toHaveBeenLastCalledWith('all dry and even');
+  });
+  it('all alike by one button; a set without a word says so and answers nothing', async () => {
+    const said = vi.fn();
+    const { rerender } = render(<PlugGrid plugs={3} word="" onChange={said} />);
+    await userEvent.click(screen.getByRole('button', { name: 'All' }));
+    expect(said).toHaveBeenLastCalledWith('all wet or sooty');
+    rerender(<PlugGrid plugs={3} word="all wet or sooty" onChange={said} />);
+    await userEvent.click(screen.getByRole('radio', { name: 'white' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Plug 1: wet or sooty' }));
+    expect(said).toHaveBeenLastCalledWith('');
+    rerender(<PlugGrid plugs={3} word="" onChange={said} />);
+    expect(laid()).toEqual(['Plug 1: white', 'Plug 2: wet or sooty', 'Plug 3: wet or sooty']);
+    expect(screen.getByRole('status').textContent).toMatch(/what strikes most/);
   });
 });

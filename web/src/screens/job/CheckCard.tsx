@@ -2,6 +2,7 @@ import { formatBand, type CheckView, type RankedView, type Ruler } from '@pondu/
 import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
+import { PlugGrid } from '../../ruler/PlugGrid.tsx';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
 import { WordRuler } from '../../ruler/WordRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -156,7 +157,8 @@ export function CheckCard({
           </>
         ) : (
           <>
-            <WordRuler ruler={ruler} value={entry.typed} onChange={entry.setTyped} />
+            {check.plugs > 1 && <PlugGrid plugs={check.plugs} word={entry.typed} onChange={entry.setTyped} />}
+            <WordRuler ruler={ruler} value={entry.typed} onChange={entry.setTyped} few={check.plugs > 1} />
             <div className="flex flex-wrap items-center gap-3">
               <SaveButton entry={entry} understood={understood} />
               <Alternatives ranked={alternatives} onChoose={onChoose} />

@@ -2,29 +2,7 @@ import { plugPicture } from '../../../engine/plugPicture.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { idOf } from '../../../machine/numbered.ts';
 import type { Scene } from '../../../machine/scene.ts';
-
-/** What is seen of all plugs alike, of some, and of one alone. */
-export const PLUG_WORDS = {
-  even: 'all dry and even',
-  wet: 'all wet or sooty',
-  white: 'all white',
-  oily: 'all oily',
-  wide: 'all gaps wide',
-  some: 'some are wet or sooty',
-  only: (n: number, how: 'is wet or sooty' | 'is oily' | 'has a wide gap') => `only ${n} ${how}`,
-} as const;
-const { only } = PLUG_WORDS;
-const ALONE = ['is wet or sooty', 'is oily', 'has a wide gap'] as const;
-
-const plugWords = (cylinders: number): string[] => {
-  const numbers = Array.from({ length: cylinders }, (_, i) => i + 1);
-  const { even, wet, white, oily, wide, some } = PLUG_WORDS;
-  return [
-    ...[even, wet, white, oily, wide],
-    ...(cylinders > 2 ? [some] : []),
-    ...(cylinders > 1 ? ALONE.flatMap((how) => numbers.map((n) => only(n, how))) : []),
-  ];
-};
+import { allPlugs, onlyPlug, plugWords, SOME_WET } from '../plugWords.ts';
 
 /** A plug that leaks less than this is seen to be fouled, ohms; a gap from which it is seen to be wide, metres. */
 const FOULED_OHMS = 1e6;
@@ -65,23 +43,23 @@ function seesPlugs(scene: Scene): Record<string, number> {
     return given;
   };
   const after = (...given: number[]) => (left -= given.reduce((a, b) => a + b, 0));
-  const { wet: allWet, white, oily: allOily, wide: allWide, some, even } = PLUG_WORDS;
-  after(give(allOily, oily.all), ...(cylinders > 1 ? oily.alone.map((s, i) => give(only(i + 1, 'is oily'), s)) : []));
+  const [allWet, allOily, allWide] = [allPlugs('wet or sooty'), allPlugs('oily'), allPlugs('wide gap')];
+  after(give(allOily, oily.all), ...(cylinders > 1 ? oily.alone.map((s, i) => give(onlyPlug(i + 1, 'oily'), s)) : []));
   if (cylinders === 1) after(give(allWide, wide[0]!));
-  else after(...wide.map((s, i) => give(only(i + 1, 'has a wide gap'), s)));
+  else after(...wide.map((s, i) => give(onlyPlug(i + 1, 'wide gap'), s)));
   after(give(allWet, drowned));
   if (cylinders === 1) after(give(allWet, wet.all));
   else
     after(
       give(allWet, wet.all),
-      ...wet.alone.map((s, i) => give(only(i + 1, 'is wet or sooty'), s)),
+      ...wet.alone.map((s, i) => give(onlyPlug(i + 1, 'wet or sooty'), s)),
       ...(cylinders > 2
-        ? [give(some, Math.max(0, 1 - wet.none - wet.all - wet.alone.reduce((a, b) => a + b, 0)))]
+        ? [give(SOME_WET, Math.max(0, 1 - wet.none - wet.all - wet.alone.reduce((a, b) => a + b, 0)))]
         : []),
     );
   after(give(allWide, set['extraGap']! > WIDER_METRES ? 0.95 : 0.015));
-  after(give(white, done.allWhite + 0.01));
-  shares[even] = Math.max(0, left);
+  after(give(allPlugs('white'), done.allWhite + 0.01));
+  shares[allPlugs('dry')] = Math.max(0, left);
   return shares;
 }
 
@@ -98,6 +76,7 @@ export const lookPlugs: CheckMaker = (machine) => [
     probe: { kind: 'look', sees: seesPlugs },
     state: KEY_OFF,
     words: plugWords(machine.fit.cylinders),
+    plugs: machine.fit.cylinders,
     needs: ['plugs'],
     minutes: 1,
     opens: ['plugs out'],
