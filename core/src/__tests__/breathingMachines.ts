@@ -14,4 +14,13 @@ export const BREATHING: Readonly<Record<string, MachineBody>> = {
     { trail: 'timing', kind: 'weights-vacuum', options: {} },
     air,
   ]),
+  'two carburettors, a servo, valves of crankcase and canister': cranked([
+    points,
+    {
+      trail: 'fuel',
+      kind: 'electric',
+      options: { carburettors: 2, sealed: true, enriching: 'choke', accelerator: true },
+    },
+    { trail: 'air', kind: 'throttled', options: { breather: true, servo: true } },
+  ]),
 };

@@ -14,8 +14,11 @@ const fuel = (kind: Fuel['kind'], options: Partial<Fuel['options']> = {}): Fuel 
 
 /** One machine of each kind of fuel trail, in the company it keeps. */
 export const FUELLED: Readonly<Record<string, MachineBody>> = {
-  'by its own weight, a magneto': cranked([magneto, fuel('gravity')], { cylinders: 1, compressionRatio: 7 }),
-  'mechanical pump, breaker points': cranked([spark, fuel('mechanical')]),
+  'by its own weight, a magneto': cranked([magneto, fuel('gravity', { mixed: true })], {
+    cylinders: 1,
+    compressionRatio: 7,
+  }),
+  'mechanical pump, breaker points': cranked([spark, fuel('mechanical', { accelerator: true })]),
   'electric pump, two carburettors, a sealed tank': cranked([
     spark,
     fuel('electric', { carburettors: 2, sealed: true, enriching: 'enricher' }),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { airTaken, airThrough, idleHole, idling, psi } from './manifold.ts';
+import { airTaken, airThrough, idleHole, idling, pressureAtSpeed, psi } from './manifold.ts';
 
 describe('air through a hole', () => {
   it('is choked below 0.528, where the flow function is 0.685, and nothing at equal pressures', () => {
@@ -38,6 +38,11 @@ describe('an engine that idles', () => {
     const lame = idling(1.6, hole, 0.75);
     expect(lame.rpm).toBeLessThan(750);
     expect(vacuum(lame)).toBeLessThan(vacuum(idling(1.6, hole, 1)) - 6);
+  });
+  it('at the speed that its idle gives, the hole alone gives the same pressure', () => {
+    const sound = idling(1.6, hole, 1);
+    expect(pressureAtSpeed(1.6, hole, sound.rpm) / sound.pascals).toBeCloseTo(1, 6);
+    expect(pressureAtSpeed(1.6, 2 * hole, sound.rpm)).toBeGreaterThan(1.5 * sound.pascals);
   });
   it('stalls when hardly any of its air does work', () => {
     expect(idling(1.6, hole, 0.1).rpm).toBe(0);

@@ -60,3 +60,17 @@ export function idleHole(litres: number, rpm: number): number {
   const one = idling(litres, 1, 1);
   return rpm / one.rpm;
 }
+
+/**
+ * Manifold pressure of an engine that is turned at a speed with a hole of so many square metres: where what the hole
+ * lets in is what the cylinders take. By bisection; pascal absolute.
+ */
+export function pressureAtSpeed(litres: number, squareMetres: number, rpm: number, outside = ATMOSPHERE): number {
+  let [low, high] = [1e3, outside];
+  for (let k = 0; k < 40; k++) {
+    const middle = (low + high) / 2;
+    if (airThrough(squareMetres, middle, outside) > airTaken(litres, rpm, middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}

@@ -21,7 +21,10 @@ export function runsHow(scene: Scene): Readonly<Record<string, number>> {
   const fires = Math.max(0, 1 - dead - hard);
   const sparks = 0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead;
   // Opened up once, it shows whether it pulls; a stall after minutes is mostly missed.
-  const fuel = 0.9 * (1 - pullsWell(scene)) + 0.4 * stallsUnderway(scene) + 0.8 * idlesWrong(scene);
+  const fuel =
+    0.9 * (1 - pullsWell(scene) * (1 - 0.7 * scene.see('hesitates', RUNNING))) +
+    0.4 * stallsUnderway(scene) +
+    0.8 * idlesWrong(scene);
   const uneven = Math.min(0.97, sparks + (1 - Math.min(1, sparks)) * Math.min(0.95, fuel) + 0.01);
   return { [EVEN]: fires * (1 - uneven), [MISSES]: fires * uneven, [HARD]: hard, [DEAD]: dead };
 }

@@ -2,7 +2,7 @@ import type { NodeName } from '../network/index.ts';
 import type { TrailId } from '../schema/fitOut.ts';
 import type { Fit } from '../schema/fit.ts';
 import type { AsFound, MachineParams } from './known.ts';
-import type { Offers } from './observed.ts';
+import type { Offer, Offers } from './observed.ts';
 import type { PartInstance } from './part.ts';
 import type { Station, Trail } from './trail.ts';
 
@@ -61,25 +61,29 @@ export function assemble(fit: Fit, trails: readonly Trail[]): Machine {
   return { ...plain, unsettled, settle: (params, found) => trails.reduce((p, t) => t.settle?.(found, p) ?? p, params) };
 }
 
-/** The first trail that offers an observable is the one that is asked. */
+/** How several trails' word on the same thing becomes one. */
+const TOGETHER = {
+  // What turns the magnets and what turns the distributor shift the same spark.
+  degreesOff: (said) => said.reduce((a, b) => a + b, 0),
+  // Fuel that is missing and air that is too much weaken the same mixture; each narrow place takes its share.
+  richness: (said) => said.reduce((a, b) => a * b, 1),
+  breathes: (said) => said.reduce((a, b) => a * b, 1),
+  // Oil comes from below or with the fuel.
+  oil: (said) => 1 - said.reduce((none, p) => none * (1 - p), 1),
+} as const satisfies Partial<Record<keyof Offers, (said: readonly number[]) => number>>;
+type Combined = keyof typeof TOGETHER;
+
+/** The first trail that offers an observable is the one that is asked, but for those that several tell together. */
 function offersOf(trails: readonly Trail[]): Offers {
   const first = trails.reduceRight<Offers>((offers, trail) => ({ ...offers, ...trail.offers }), {});
-  const of = <K extends 'degreesOff' | 'richness' | 'breathes'>(key: K) => trails.flatMap((t) => t.offers[key] ?? []);
-  const [shifts, mixes, airs] = [of('degreesOff'), of('richness'), of('breathes')];
-  return {
-    ...first,
-    // What turns the magnets and what turns the distributor shift the same spark: they add.
-    ...(shifts.length > 1
-      ? { degreesOff: (scene, state, at) => shifts.reduce((sum, tell) => sum + tell(scene, state, at), 0) }
-      : {}),
-    // Fuel that is missing and air that is too much weaken the same mixture: they multiply.
-    ...(mixes.length > 1
-      ? { richness: (scene, state, at) => mixes.reduce((product, tell) => product * tell(scene, state, at), 1) }
-      : {}),
-    ...(airs.length > 1
-      ? { breathes: (scene, state, at) => airs.reduce((product, tell) => product * tell(scene, state, at), 1) }
-      : {}),
+  const joined = <K extends Combined>(key: K): Offers => {
+    const told = trails.flatMap((t) => t.offers[key] ?? []) as Offer<K>[];
+    if (told.length < 2) return {};
+    const all: Offer<Combined> = (scene, state, at) =>
+      TOGETHER[key](told.map((tell) => tell(scene, state, at as never)));
+    return { [key]: all };
   };
+  return Object.assign({ ...first }, ...(Object.keys(TOGETHER) as Combined[]).map(joined)) as Offers;
 }
 
 const fireless: Machine['firing'] = () => {

@@ -58,6 +58,9 @@ export interface Observables {
   compression: { at: { readonly cylinder: number }; value: number };
   /** Chance that oil reaches a cylinder's plug. */
   oil: { at: { readonly cylinder: number }; value: number };
+  /** Chance that its cylinders pull unlike one another at idle, each being sound; that it stumbles when it is opened up. */
+  uneven: { at: undefined; value: number };
+  hesitates: { at: undefined; value: number };
   /** Degrees of the crank by which the valves open and shut late. */
   valvesLate: { at: undefined; value: number };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
@@ -99,6 +102,8 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   compression: () => 0.97,
   oil: () => 0,
   valvesLate: () => 0,
+  uneven: () => 0,
+  hesitates: () => 0,
   fuelCut: () => 0,
   stops: () => 1,
   stall: () => ({ minutes: Infinity, again: 1 }),

@@ -1,4 +1,5 @@
 import type {
+  AirOptions,
   ChargeOptions,
   CompressionOptions,
   CrankOptions,
@@ -20,7 +21,7 @@ export interface Fit extends Omit<FitOut, 'trails'>, SparkOptions {
   readonly spark?: KindOf<'spark'>;
   readonly crank?: CrankOptions & { readonly kind: KindOf<'crank'> };
   readonly fuel?: FuelOptions & { readonly kind: KindOf<'fuel'> };
-  readonly air?: { readonly kind: KindOf<'air'> };
+  readonly air?: AirOptions & { readonly kind: KindOf<'air'> };
   readonly compression?: CompressionOptions & { readonly kind: KindOf<'compression'> };
   readonly stop?: { readonly kind: KindOf<'stop'> };
   readonly timing?: { readonly kind: KindOf<'timing'> };
@@ -43,7 +44,7 @@ export function fitOf({ trails, ...whole }: FitOut): Fit {
     ...spark?.options,
     ...(spark ? { spark: spark.kind } : {}),
     ...(crank ? { crank: { ...crank.options, kind: crank.kind } } : {}),
-    ...(air ? { air: { kind: air.kind } } : {}),
+    ...(air ? { air: { ...air.options, kind: air.kind } } : {}),
     ...(compression ? { compression: { ...compression.options, kind: compression.kind } } : {}),
     ...(stop ? { stop: { kind: stop.kind } } : {}),
     ...(timing ? { timing: { kind: timing.kind } } : {}),

@@ -94,6 +94,14 @@ export const chargeOptions = z.object({
 });
 export type ChargeOptions = z.infer<typeof chargeOptions>;
 
+export const airOptions = z.object({
+  /** A valve that lets the crankcase’s vapours into the manifold. */
+  breather: z.boolean().optional(),
+  /** Brakes helped by the manifold’s vacuum. */
+  servo: z.boolean().optional(),
+});
+export type AirOptions = z.infer<typeof airOptions>;
+
 export const fuelOptions = z.object({
   /** Carburettors, alike. */
   carburettors: z.number().int().min(1).max(4).default(1),
@@ -101,6 +109,10 @@ export const fuelOptions = z.object({
   sealed: z.boolean().default(false),
   /** What makes it rich for a cold start. */
   enriching: z.enum(['choke', 'enricher']).default('choke'),
+  /** A pump in the carburettor that squirts as the throttle opens. */
+  accelerator: z.boolean().optional(),
+  /** Oil is mixed into the fuel. */
+  mixed: z.boolean().optional(),
 });
 export type FuelOptions = z.infer<typeof fuelOptions>;
 
@@ -116,7 +128,7 @@ export const trailFitSchema = z.discriminatedUnion('trail', [
   z.object({ trail: z.literal('crank'), kind: z.enum(CRANK_KINDS), options: crankOptions }),
   z.object({ trail: z.literal('charge'), kind: z.enum(CHARGE_KINDS), options: chargeOptions }),
   z.object({ trail: z.literal('fuel'), kind: z.enum(FUEL_KINDS), options: fuelOptions }),
-  z.object({ trail: z.literal('air'), kind: z.enum(AIR_KINDS), options: z.object({}).default({}) }),
+  z.object({ trail: z.literal('air'), kind: z.enum(AIR_KINDS), options: airOptions.default({}) }),
   z.object({ trail: z.literal('stop'), kind: z.enum(STOP_KINDS), options: z.object({}).default({}) }),
   z.object({ trail: z.literal('compression'), kind: z.enum(COMPRESSION_KINDS), options: compressionOptions }),
   z.object({ trail: z.literal('timing'), kind: z.enum(TIMING_KINDS), options: z.object({}).default({}) }),

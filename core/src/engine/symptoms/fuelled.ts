@@ -29,7 +29,8 @@ export const noPull: Symptom = {
   id: 'no-pull',
   likelihood: (scene) => {
     const idles = burns(scene.see('richness', IDLE), IDLE);
-    return 0.004 + 0.85 * idles * (1 - pullsWell(scene));
+    const flat = 0.75 * scene.see('hesitates', FAST);
+    return 0.004 + 0.85 * idles * (1 - pullsWell(scene) * (1 - flat));
   },
   elsewhere: { fuel: 0.3, air: 0.25, timing: 0.3, compression: 0.25, spark: 0.08 },
 };

@@ -25,4 +25,19 @@ describe('an engine that will not stop', () => {
   it('a switch that stays on does not let it', () => {
     expect(chance(machine(), 'switch.stays-on')).toBeGreaterThan(0.9);
   });
+  it.each(['flywheel-magneto', 'rotating-magneto', 'capacitor-discharge'] as const)(
+    'a %s goes on where its stop line does not earth it, and stops where it does',
+    (layout) => {
+      const body = machine({
+        layout,
+        ballast: 'none',
+        cylinders: layout === 'rotating-magneto' ? 4 : 1,
+        compressionRatio: 6,
+      });
+      expect(chance(body)).toBeLessThan(0.01);
+      expect(chance(body, 'stop-wire-1.broken')).toBeGreaterThan(0.9);
+      expect(chance(body, 'stop-switch.dead')).toBeGreaterThan(0.9);
+      expect(chance(body, 'stop-switch.stuck')).toBeLessThan(0.01);
+    },
+  );
 });

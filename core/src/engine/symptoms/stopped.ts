@@ -3,9 +3,11 @@ import { JUST_OFF, KEY_OFF } from '../../machine/state.ts';
 import { howItRuns } from '../howItRuns.ts';
 import type { Symptom } from './symptom.ts';
 
-/** Chance that sparks go on with the key turned off: a switch that stays on, a lamp or an alternator that feeds back. */
+/** What a spark is stopped by: the feed's switch, or one that earths it. */
+const STOPPED_BY = ['switch', 'stop-switch'] as const;
+/** Chance that sparks go on with the key turned off: a switch that stays on, a feed from behind, a stop line that does not earth. */
 const sparksGoOn = (scene: Scene): number =>
-  scene.machine.partById.has('switch') ? 1 - howItRuns(scene, JUST_OFF).allDead : 0;
+  STOPPED_BY.some((id) => scene.machine.partById.has(id)) ? 1 - howItRuns(scene, JUST_OFF).allDead : 0;
 
 /** Key off, or the knob pulled, and it goes on. */
 export const willNotStop: Symptom = {

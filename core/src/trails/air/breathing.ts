@@ -1,13 +1,17 @@
 import { ATMOSPHERE } from '../../fluids/index.ts';
-import { idleHole, idleRpm, idling, type Idling } from '../../engine/manifold.ts';
+import { idleHole, idleRpm, idling, pressureAtSpeed, type Idling } from '../../engine/manifold.ts';
 import { burns } from '../../engine/mixture.ts';
 import { squeezed } from '../../engine/squeeze.ts';
+import { logistic } from '../../random/lcg.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
 import { IDLE } from '../../machine/state.ts';
 import type { Fit } from '../../schema/fit.ts';
-import { EXHAUST, FILTER, GASKET, HOSE, SCREW, STOP } from './ids.ts';
+import { BALANCE, BREATHER, EXHAUST, FILTER, GASKET, HOSE, PURGE, SCREW, SERVO, STOP } from './ids.ts';
+
+/** What may let air in beside the throttle; not every machine has all of them. */
+const LEAKS = [GASKET, HOSE, BREATHER, PURGE, SERVO] as const;
 
 /** Pressure that stands before the exhaust's ports fast, for a silencer of this share open: as the square of the flow. */
 const BACK_FAST = 6e3;
@@ -17,7 +21,7 @@ function holes(fit: Fit, p: MachineParams) {
   const meant = idleHole(fit.litres, idleRpm(fit));
   return {
     throttle: meant * p[STOP]!['openShare']!,
-    leak: meant * (p[GASKET]!['leakShare']! + p[HOSE]!['leakShare']!),
+    leak: meant * LEAKS.reduce((sum, id) => sum + (p[id]?.['leakShare'] ?? 0), 0),
   };
 }
 
@@ -33,6 +37,21 @@ function leaned(fit: Fit, p: MachineParams, state: MachineState): number {
   return choked * screw * (throttle / (throttle + leak));
 }
 
+/** Share of its work that an engine makes whose throttles stand apart: one side drags the other. Judgement. */
+const together = (p: MachineParams): number => 1 - 0.25 * Math.min(1, p[BALANCE]?.['apart'] ?? 0);
+/** How far apart throttles stand before the idle shakes, of an idle's opening. */
+const SHAKES_FROM = 0.25;
+
+/** Difference of vacuum between the sides of throttles that stand so far apart: their own holes, each for itself. Pascal. */
+export function apartPascals(scene: Known): number {
+  const { fit } = scene.machine;
+  const { throttle, leak } = holes(fit, scene.params);
+  const half = (scene.params[BALANCE]?.['apart'] ?? 0) / 2;
+  const { rpm } = scene.see('idles', IDLE);
+  const at = (share: number) => pressureAtSpeed(fit.litres, throttle * share + leak, Math.max(300, rpm));
+  return at(1 + half) - at(1 - half);
+}
+
 /** How it idles: by its holes, and by how much of a sound engine's work it makes of the air. */
 function idle(scene: Known): Idling {
   const { fit } = scene.machine;
@@ -41,7 +60,11 @@ function idle(scene: Known): Idling {
   // Weak burns slowly, late work is lost; sparks that are missing are seen elsewhere.
   const slow = 1 - 0.9 * Math.max(0, 1 - rich) - 0.25 * Math.max(0, rich - 1.15);
   const late = Math.max(0.3, 1 - Math.abs(scene.see('degreesOff', IDLE)) / 60);
-  return idling(fit.litres, throttle + leak, Math.max(0.05, slow) * late * burns(rich, IDLE) * squeezed(scene));
+  return idling(
+    fit.litres,
+    throttle + leak,
+    Math.max(0.05, slow) * late * burns(rich, IDLE) * squeezed(scene) * together(scene.params),
+  );
 }
 
 /** Vacuum on the gauge, held fast without a load: friction and what the exhaust holds back. Pascal below the air outside. */
@@ -63,4 +86,5 @@ export const airOffers: Offers = {
   richness: (scene, state) => leaned(scene.machine.fit, scene.params, state),
   idles: (scene) => idle(scene),
   breathes: (scene) => breathes(scene.params),
+  uneven: ({ params }) => logistic(((params[BALANCE]?.['apart'] ?? 0) - SHAKES_FROM) / 0.05),
 };

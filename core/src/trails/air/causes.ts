@@ -9,6 +9,16 @@ export const AIR_CAUSES: readonly Failing[] = [
     of: [fails('intake joint', 'leaks')],
     causes: [lookedFor('bent', 'Flanges bent by a nut pulled too hard', 'Lay a straight edge across.', 3)],
   },
+  {
+    of: [fails('crankcase valve', 'open'), fails('purge valve', 'open')],
+    causes: [lookedFor('gummed', 'Gummed up by oil or vapour', 'Shake it; wash it and shake it again.', 3)],
+  },
+  {
+    of: [fails('throttle linkage', 'out')],
+    causes: [
+      lookedFor('worn', 'Worn ends of the linkage', 'Move each throttle alone: does the other follow at once?', 3),
+    ],
+  },
   { of: [fails('vacuum hose', 'off')], causes: [lookedFor('baked', 'Hardened by heat', 'Bend it: it cracks.', 3)] },
   {
     of: [fails('throttle stop', 'shut', 'open'), fails('idle mixture', 'weak', 'rich')],

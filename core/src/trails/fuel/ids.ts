@@ -10,6 +10,7 @@ export const CARBURETTOR = {
   idleJet: 'fuel-idle-jet',
   mainJet: 'fuel-main-jet',
   choke: 'fuel-choke',
+  accelerator: 'fuel-accelerator',
 } as const;
 /** What narrows the way from the tank, in its order. */
 export const WAY = ['fuel-tap', 'fuel-line', 'fuel-filter'] as const;

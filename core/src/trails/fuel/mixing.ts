@@ -57,6 +57,8 @@ function richness(scene: Known, state: MachineState): number {
 export const fuelOffers: Offers = {
   richness,
   floods: (scene) => floodsIn(scene.params, feedOf(scene.params)),
+  oil: ({ params }) => 0.9 * ((params[TANK]!['oil'] ?? 0) ? 1 : 0),
+  hesitates: ({ params }) => ((params[C.accelerator]?.['squirts'] ?? 1) < 0.5 ? 0.9 : 0),
   pulls: (scene) => flowOf(feedOf(scene.params)) / drinks(scene.machine.fit, 'full'),
   stall: (scene) => stallOf(scene.machine.fit, scene.params),
 };

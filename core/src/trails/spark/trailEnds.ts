@@ -78,8 +78,7 @@ export const stopLine = {
       ...(i > 0 ? { like: 'stop-wire-1' } : {}),
       kind: PARTS.wire,
       nodes: { a: node, b: `stop-${i + 1}` },
-      // Broken, it does not stop the engine: a complaint of another trail.
-      fails: ['chafed'],
+      fails: ['chafed', 'broken'],
       weight: 2.5 / tiedTo.length,
     })),
     {

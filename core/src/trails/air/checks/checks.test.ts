@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BREATHING } from '../../../__tests__/breathingMachines.ts';
+import { SQUEEZING } from '../../../__tests__/squeezingMachines.ts';
 import { readsLike } from '../../../__tests__/readsLike.ts';
 
 const engine = BREATHING['with spark, fuel and timing']!;
@@ -26,6 +27,41 @@ describe('by eye, hand and spray', () => {
     ['air-exhaust-hand', 'air-exhaust.blocked', 'hardly anything'],
   ] as const)('%s with %s: %s', (check, fault, word) => {
     expect(readsLike(engine, check, fault)).toBe(word);
+  });
+});
+
+const twin = BREATHING['two carburettors, a servo, valves of crankcase and canister']!;
+describe('several carburettors, and what hangs on their hoses', () => {
+  it.each([
+    ['air-balance-ear', undefined, 'alike'],
+    ['air-balance-ear', 'air-balance.out', 'one is louder'],
+    ['air-breather-pinch', 'air-breather.open', 'it changes'],
+    ['air-breather-pinch', 'air-servo.open', 'no change'],
+    ['air-purge-pinch', 'air-purge.open', 'it changes'],
+    ['air-servo-pinch', 'air-servo.open', 'it changes'],
+    ['air-servo-pinch', 'air-hose.off', 'no change'],
+    ['air-hoses', 'air-servo.open', 'no change'],
+    ['air-vacuum-needle', undefined, 'still'],
+    ['air-vacuum-needle', 'air-balance.out', 'sways slowly'],
+    ['air-vacuum-needle', 'air-screw.weak', 'sways slowly'],
+    ['air-vacuum-needle', 'lead-2.open', 'falls at every beat'],
+    ['fuel-squirt', undefined, 'squirts'],
+    ['fuel-squirt', 'fuel-accelerator.dead', 'nothing or late'],
+    ['fuel-squirt', 'fuel-tank.empty', 'nothing or late'],
+  ] as const)('%s with %s: %s', (check, fault, word) => {
+    expect(readsLike(twin, check, fault)).toBe(word);
+  });
+  it('late timing, which lowers the gauge, leaves the needle still; a burnt valve makes it beat', () => {
+    expect(readsLike(engine, 'air-vacuum-needle', 'timing-body.late')).toBe('still');
+    const squeezing = SQUEEZING['four cylinders, with spark, fuel, timing and air']!;
+    expect(readsLike(squeezing, 'air-vacuum-needle', 'compression-exhaust-2.burnt')).toBe('falls at every beat');
+  });
+  it('the gauges differ by several kilopascals where the throttles do, and by under two where they do not', () => {
+    expect(Math.abs(readsLike(twin, 'air-balance-gauge') as number)).toBeLessThan(2e3);
+    expect(readsLike(twin, 'air-balance-gauge', 'air-balance.out')).toBeGreaterThan(5e3);
+  });
+  it('a servo that leaks weakens the idle, as any leak', () => {
+    expect(readsLike(twin, 'air-screw-turned', 'air-servo.open')).toBe('better richer');
   });
 });
 

@@ -1,19 +1,13 @@
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
-import type { Machine } from '../../../machine/machine.ts';
 import { seen } from '../../../machine/seen.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { idleRpm } from '../../../engine/manifold.ts';
 import { fastVacuum, idleVacuum } from '../breathing.ts';
-import { EXHAUST, FILTER, GASKET, HOSE, SCREW, STOP } from '../ids.ts';
-
-const told = (machine: Machine) => machine.partById.has(STOP);
-const warm = (machine: Machine): Pick<Check, 'set' | 'state' | 'opens' | 'cautions'> => ({
-  set: 'Engine warm, idling, or as slowly as it will run.',
-  state: IDLE,
-  opens: [],
-  cautions: ['rotating parts', 'exhaust gas', ...(machine.fit.marine ? (['marine'] as const) : [])],
-});
+import { BREATHER, EXHAUST, FILTER, GASKET, HOSE, PURGE, SCREW, SERVO, STOP } from '../ids.ts';
+import { balanceChecks } from './balance.ts';
+import { needle } from './needle.ts';
+import { told, warm } from './which.ts';
 
 /** Gauge and tachometer. */
 const measured: CheckMaker = (machine) =>
@@ -64,7 +58,9 @@ const measured: CheckMaker = (machine) =>
 /** By hand, by spray, by eye. */
 const tried: CheckMaker = (machine) => {
   if (!told(machine)) return [];
-  const spray = (id: string, part: string, label: string, touch: string): Check =>
+  const spray = (id: string, part: string, label: string, touch: string): Check[] =>
+    machine.partById.has(part) ? [sprayed(id, part, label, touch)] : [];
+  const sprayed = (id: string, part: string, label: string, touch: string): Check =>
     looking(
       {
         ...warm(machine),
@@ -84,17 +80,35 @@ const tried: CheckMaker = (machine) => {
       },
     );
   return [
-    spray(
+    ...spray(
       'air-spray-joint',
       GASKET,
       'Joints of the intake, sprayed',
       'Short puffs of a spray that does not burn easily, or water from a brush, on each joint and shaft.',
     ),
-    spray(
+    ...spray(
       'air-hoses',
       HOSE,
       'Vacuum hoses pinched in turn',
       'Pinch each hose at the manifold with soft pliers; follow it to its end.',
+    ),
+    ...spray(
+      'air-breather-pinch',
+      BREATHER,
+      'Hose of the crankcase’s valve pinched',
+      'Pinch it at the manifold with soft pliers; shake the valve: it rattles.',
+    ),
+    ...spray(
+      'air-purge-pinch',
+      PURGE,
+      'Hose of the purge valve pinched',
+      'Pinch the hose to the canister near the manifold.',
+    ),
+    ...spray(
+      'air-servo-pinch',
+      SERVO,
+      'Hose of the brake’s servo pinched',
+      'Pinch it with soft pliers, foot off the brake; let go and press the pedal.',
     ),
     looking(
       {
@@ -185,4 +199,4 @@ const tried: CheckMaker = (machine) => {
 };
 
 /** Checks of the air trail, in the order in which one walks it. */
-export const AIR_CHECKS: readonly CheckMaker[] = [tried, measured];
+export const AIR_CHECKS: readonly CheckMaker[] = [tried, needle, measured, balanceChecks];

@@ -57,11 +57,38 @@ const hose = kind(
   [
     {
       id: 'off',
-      label: 'off, split, or its valve stuck open',
+      label: 'off or split',
       weight: 3,
       repair: 'renew',
       comesWith: 'shaking',
       apply: (p, s) => ({ ...p, leakShare: between(0.3, 1.3, s) }),
+    },
+  ],
+);
+/** A hose with something at its end that should shut: what it lets through when it does not. */
+const valve = (name: string, repair: string, money: number, label: string, weight: number, low: number, high: number) =>
+  kind(
+    name,
+    { ...leak, high: 0.006 },
+    [{ id: 'renew', label: repair, minutes: 15, money }],
+    [{ id: 'open', label, weight, repair: 'renew', apply: (p, s) => ({ ...p, leakShare: between(low, high, s) }) }],
+  );
+const breather = valve('crankcase valve', 'Renew the crankcase’s valve', 9, 'stuck open', 1.5, 0.3, 0.9);
+const purge = valve('purge valve', 'Renew the purge valve of the canister', 34, 'stuck open', 1.5, 0.25, 0.7);
+const servo = valve('brake servo', 'Renew the brake’s servo or its valve', 120, 'its diaphragm leaks', 1, 0.3, 1.1);
+/** Throttles of several carburettors, tied to one another. */
+const balance = kind(
+  'throttle linkage',
+  { id: 'apart', label: 'How far the throttles stand apart, of an idle’s opening', low: 0, high: 0.06 },
+  [{ id: 'set', label: 'Balance the carburettors', minutes: 35, money: 0 }],
+  [
+    {
+      id: 'out',
+      label: 'out of balance',
+      weight: 3,
+      repair: 'set',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, apart: between(0.35, 1.1, s) }),
     },
   ],
 );
@@ -123,4 +150,4 @@ const exhaust = kind(
 );
 
 /** Parts that only the air trail has. */
-export const AIR_PARTS = { filter, gasket, hose, stop, screw, exhaust };
+export const AIR_PARTS = { filter, gasket, hose, breather, purge, servo, balance, stop, screw, exhaust };

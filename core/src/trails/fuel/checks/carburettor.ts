@@ -3,7 +3,7 @@ import { seen } from '../../../machine/seen.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { drinks, feedOf, flowOf } from '../feeding.ts';
-import { CARBURETTOR as C } from '../ids.ts';
+import { CARBURETTOR as C, LINE } from '../ids.ts';
 import { kindOf, look, moving } from './feed.ts';
 
 /** From outside: does it drip, is there anything in the bowl, what does the choke do. */
@@ -28,6 +28,26 @@ export const carburettorOutside: CheckMaker = (machine) => {
       (scene) => {
         const runs = 0.015 + 0.95 * scene.see('floods', KEY_OFF);
         return { dry: 1 - runs, 'drips or runs': runs };
+      },
+    ),
+    look(
+      machine,
+      {
+        id: 'fuel-hot-look',
+        station: C.needle,
+        label: 'Ten minutes after it was stopped hot: down the throat, and along the hose',
+        set: 'Run hot, stopped, ten minutes by the clock; filter off.',
+        touch: 'A lamp down the throat; a hand near the hose from tank to carburettor.',
+        watch: 'Dry and quiet. Fuel bubbling or dripping inside: the bowl boils. A hose too hot to hold: vapour.',
+        words: ['dry and quiet', 'bubbles or drips inside', 'hose too hot to hold'],
+        minutes: 12,
+        opens: ['air filter off'],
+        cautions: ['fuel vapour', 'hot coil'],
+      },
+      ({ params }) => {
+        const boils = seen((params[C.float]!['boils'] ?? 0) > 0.5, 0.93);
+        const hot = (1 - boils) * seen((params[LINE]!['vapour'] ?? 0) > 0.5, 0.9);
+        return { 'dry and quiet': 1 - boils - hot, 'bubbles or drips inside': boils, 'hose too hot to hold': hot };
       },
     ),
     look(
@@ -72,6 +92,32 @@ export const carburettorOutside: CheckMaker = (machine) => {
         return { 'closes and opens': 1 - open - shut, 'stays open': open, 'stays shut': shut };
       },
     ),
+    ...(machine.fit.fuel?.accelerator
+      ? [
+          look(
+            machine,
+            {
+              id: 'fuel-squirt',
+              station: C.accelerator,
+              label: 'Throttle opened, engine still: does it squirt?',
+              set: 'Air filter off, engine still, fuel in the bowl.',
+              touch: 'A lamp down the throat; open the throttle smartly.',
+              watch: 'A thin jet at once, for as long as the throttle moves.',
+              words: ['squirts', 'nothing or late'],
+              needs: [C.accelerator],
+              minutes: 0.6,
+              look: true,
+              opens: ['air filter off'],
+              cautions: ['fuel vapour'],
+            },
+            (scene) => {
+              const filled = flowOf(feedOf(scene.params)) > 0;
+              const none = seen(scene.params[C.accelerator]!['squirts']! < 0.5 || !filled, 0.95);
+              return { squirts: 1 - none, 'nothing or late': none };
+            },
+          ),
+        ]
+      : []),
   ];
 };
 

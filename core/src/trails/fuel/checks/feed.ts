@@ -64,7 +64,13 @@ export const fuelInTank: CheckMaker = (machine) =>
             set: 'From the lowest place it can be drawn at, into a clear jar; let it stand a minute.',
             touch: 'Nothing: look through it, smell it.',
             watch: 'Clear, and a sharp smell. Beads at the bottom are water; stale fuel smells of varnish.',
-            words: ['fresh', 'smells of varnish', 'water under it', 'nothing comes'],
+            words: [
+              'fresh',
+              'smells of varnish',
+              'water under it',
+              ...(machine.fit.fuel?.mixed ? ['thick with oil'] : []),
+              'nothing comes',
+            ],
             needs: [TANK],
             minutes: 3,
           },
@@ -72,9 +78,11 @@ export const fuelInTank: CheckMaker = (machine) =>
             const tank = params[TANK]!;
             const none = seen(tank['level']! < 0.05, 0.97);
             const water = (1 - none) * seen(tank['water']! > 0.2, 0.96);
-            const stale = (1 - none - water) * seen(tank['light']! < 0.72, 0.9);
+            const oily = machine.fit.fuel?.mixed ? (1 - none - water) * seen((tank['oil'] ?? 0) > 0.3, 0.85) : 0;
+            const stale = (1 - none - water - oily) * seen(tank['light']! < 0.72, 0.9);
             return {
-              fresh: 1 - none - water - stale,
+              ...(machine.fit.fuel?.mixed ? { 'thick with oil': oily } : {}),
+              fresh: 1 - none - water - stale - oily,
               'smells of varnish': stale,
               'water under it': water,
               'nothing comes': none,

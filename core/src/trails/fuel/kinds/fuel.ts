@@ -27,6 +27,7 @@ const stations = (kind: Kind, fit: Fit): Station[] => [
   ...(pumped(kind) ? [{ id: PUMP, label: 'Fuel pump', picture: 'pump' }] : []),
   { id: C.needle, label: several(fit) ? 'Needles and floats' : 'Needle and float', picture: 'float' },
   { id: 'fuel-jets', label: 'Jets', picture: 'jet' },
+  ...(fit.fuel?.accelerator ? [{ id: C.accelerator, label: 'Accelerator pump', picture: 'pump' }] : []),
   {
     id: VENT,
     label: fit.fuel?.sealed ? 'Valve of the vapour line' : 'Vent in the cap',
@@ -53,7 +54,7 @@ function parts(kind: Kind, fit: Fit): PartInstance[] {
     ...more,
   });
   return [
-    part(TANK, 'Tank', TANK, PARTS.tank),
+    part(TANK, 'Tank', TANK, PARTS.tank, fit.fuel?.mixed ? {} : { fails: ['empty', 'stale', 'watered'] }),
     part(VENT, fit.fuel?.sealed ? 'Valve of the vapour line' : 'Tank vent', VENT, PARTS.vent),
     ...(kind === 'gravity' ? [part('fuel-tap', 'Fuel tap', 'fuel-tap', PARTS.tap)] : []),
     // What falls by its own weight drips where a hose is split; it does not suck.
@@ -65,6 +66,7 @@ function parts(kind: Kind, fit: Fit): PartInstance[] {
     part(C.float, several(fit) ? 'Floats' : 'Float', C.needle, PARTS.float),
     part(C.idleJet, several(fit) ? 'Idle jets' : 'Idle jet', 'fuel-jets', PARTS.idleJet),
     part(C.mainJet, several(fit) ? 'Main jets' : 'Main jet', 'fuel-jets', PARTS.mainJet),
+    ...(fit.fuel?.accelerator ? [part(C.accelerator, 'Accelerator pump', C.accelerator, PARTS.accelerator)] : []),
     part(C.choke, fit.fuel?.enriching === 'enricher' ? 'Enricher' : 'Choke', C.choke, PARTS.choke),
   ];
 }

@@ -47,6 +47,7 @@ export const float: PartKind = {
   repairs: [
     { id: 'renew', label: 'Renew the float', minutes: 45, money: 14 },
     { id: 'set', label: 'Set the float’s level', minutes: 40, money: 0 },
+    { id: 'shield', label: 'Shield the carburettor from heat; fuel of the season', minutes: 40, money: 15 },
   ],
   faults: [
     {
@@ -62,6 +63,15 @@ export const float: PartKind = {
       weight: 1,
       repair: 'set',
       apply: (p, s) => ({ ...p, high: between(-0.3, -0.5, s) }),
+    },
+    {
+      // Petrol boils from 35–40 °C; a bowl over a hot manifold spills into it (REFERENCE, fuel).
+      id: 'boils',
+      label: 'its fuel boils over when hot',
+      weight: 1,
+      repair: 'shield',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, high: between(0.6, 0.9, s), boils: 1 }),
     },
   ],
   elements: () => [],
@@ -106,6 +116,16 @@ export const choke: PartKind = {
       repair: 'free',
       apply: (p, s) => ({ ...p, opens: between(0.35, 0, s) }),
     },
+  ],
+  elements: () => [],
+};
+
+export const accelerator: PartKind = {
+  kind: 'accelerator pump',
+  plates: [hidden('squirts', 'Whether it squirts', 1, 1)],
+  repairs: [{ id: 'renew', label: 'Renew the accelerator pump’s diaphragm or leather', minutes: 30, money: 9 }],
+  faults: [
+    { id: 'dead', label: 'dried out or torn', weight: 2, repair: 'renew', apply: (p) => ({ ...p, squirts: 0 }) },
   ],
   elements: () => [],
 };

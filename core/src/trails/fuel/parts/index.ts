@@ -1,4 +1,4 @@
-import { choke, float, idleJet, mainJet, needle } from './carburettor.ts';
+import { accelerator, choke, float, idleJet, mainJet, needle } from './carburettor.ts';
 import { electricPump, mechanicalPump, pulsePump } from './pump.ts';
 import { bulb, filter, line, tank, tap, vent } from './supply.ts';
 
@@ -18,4 +18,5 @@ export const FUEL_PARTS = {
   idleJet,
   mainJet,
   choke,
+  accelerator,
 };

@@ -67,6 +67,14 @@ export const tank: PartKind = {
       repair: 'drain',
       apply: (p, s) => ({ ...p, water: between(0.5, 1, s) }),
     },
+    {
+      id: 'oily',
+      label: 'mixed with far too much oil',
+      weight: 2,
+      repair: 'drain',
+      // Two or three times the oil is so much less petrol, and it does not burn.
+      apply: (p, s) => ({ ...p, oil: between(0.5, 1, s), light: p['light']! * between(0.9, 0.8, s) }),
+    },
   ],
   elements: () => [],
 };
@@ -105,7 +113,10 @@ export const tap: PartKind = {
 export const line: PartKind = {
   kind: 'fuel line',
   plates: [area('Free area'), hidden('airShare', 'Share of air that it sucks', 'ratio', 0, 0)],
-  repairs: [{ id: 'renew', label: 'Renew the fuel hose and its clamps', minutes: 25, money: 12 }],
+  repairs: [
+    { id: 'renew', label: 'Renew the fuel hose and its clamps', minutes: 25, money: 12 },
+    { id: 'reroute', label: 'Lay the fuel hose away from the heat', minutes: 30, money: 8 },
+  ],
   faults: [
     blocked(1.5, 'renew', 'kinked, collapsed or swollen shut'),
     {
@@ -115,6 +126,14 @@ export const line: PartKind = {
       repair: 'renew',
       comesWith: 'shaking',
       apply: (p, s) => ({ ...p, airShare: between(0.6, 0.95, s) }),
+    },
+    {
+      id: 'vapour',
+      label: 'lies too near the heat: vapour in it',
+      weight: 1.5,
+      repair: 'reroute',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, airShare: between(0.55, 0.9, s), vapour: 1 }),
     },
   ],
   elements: () => [],

@@ -90,7 +90,7 @@ import { sparkKnownPlugLead } from './sparkKnownPlugLead.ts';
 import { sparkPlugLead } from './sparkPlugLead.ts';
 import { sparkPolarity } from './sparkPolarity.ts';
 import { sparkStopOff } from './sparkStopOff.ts';
-import { stopLineOhms } from './stopLineOhms.ts';
+import { stopLineAtStop, stopLineOhms } from './stopLineOhms.ts';
 import { stopSwitchOhms } from './stopSwitchOhms.ts';
 import { strapDrop } from '../../shared/checks/strapDrop.ts';
 import { supplyDrops } from '../../shared/checks/supplyDrops.ts';
@@ -187,6 +187,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   triggerPeak,
   triggerGap,
   stopLineOhms,
+  stopLineAtStop,
   stopSwitchOhms,
   sparkStopOff,
   packFeedVolts,

@@ -9,7 +9,7 @@ export const lookStop: CheckMaker = (machine) => [
     label: 'Stop switch, tether clip and their wire',
     set: 'Engine still.',
     touch: 'Look at the tether clip, work the switch, follow its wire to the engine.',
-    watch: 'A clip off or cracked, a switch that does not spring back, a wire rubbed through.',
+    watch: 'A clip off or cracked, a switch that does not spring back, a wire rubbed through or off.',
     instrument: 'eyes',
     probe: {
       kind: 'look',
@@ -22,11 +22,22 @@ export const lookStop: CheckMaker = (machine) => [
             0.5,
           ) *
           (1 - held);
-        return { 'held at stop': held, 'wire rubbed through': rubbed, 'as it should be': 1 - held - rubbed };
+        const off =
+          seen(
+            wires.some((w) => scene.params[w.id]!['ohms']! > 1e4),
+            0.6,
+          ) *
+          (1 - held - rubbed);
+        return {
+          'held at stop': held,
+          'wire rubbed through': rubbed,
+          'wire off or broken': off,
+          'as it should be': 1 - held - rubbed - off,
+        };
       },
     },
     state: KEY_OFF,
-    words: ['as it should be', 'held at stop', 'wire rubbed through'],
+    words: ['as it should be', 'held at stop', 'wire rubbed through', 'wire off or broken'],
     needs: ['stop-switch'],
     minutes: 1,
     opens: [],

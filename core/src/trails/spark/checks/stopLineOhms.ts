@@ -1,8 +1,13 @@
+import type { Machine } from '../../../machine/machine.ts';
 import { partsOf } from '../../../machine/numbered.ts';
-import { STOP_AT_RUN, type CheckMaker } from '../../../machine/check.ts';
+import { KEY_OFF, STOP_AT_RUN, type CheckMaker, type Check } from '../../../machine/check.ts';
 
 /** What else the line may be tied to. */
 const TIED = ['connector', 'pack'] as const;
+const tiedTo = (machine: Machine): string[] => [
+  ...partsOf(machine, 'coil', 'points', 'condenser').map((p) => p.id),
+  ...TIED,
+];
 
 /** The stop line alone, unplugged from what it earths: open while the switch is at run. */
 export const stopLineOhms: CheckMaker = (machine) =>
@@ -18,8 +23,25 @@ export const stopLineOhms: CheckMaker = (machine) =>
     // All that the line is tied to, so that only the line is met.
     state: {
       ...STOP_AT_RUN,
-      unplugged: [...partsOf(machine, 'coil', 'points', 'condenser').map((p) => p.id), ...TIED],
+      unplugged: tiedTo(machine),
     },
+    minutes: 1,
+    opens: ['connectors apart'],
+    cautions: [],
+  }));
+
+/** And at stop: from the ignition's end, wire and switch together. */
+export const stopLineAtStop: CheckMaker = (machine) =>
+  partsOf(machine, 'stop-wire').map((wire, i, wires): Check => ({
+    id: `stop-line-${i + 1}-stops`,
+    station: 'stop-switch',
+    label: wires.length > 1 ? `Stop line ${i + 1} to earth, switch at stop` : 'Stop line to earth, switch at stop',
+    set: 'Engine still, stop wire unplugged from the ignition, switch at stop or tether pulled.',
+    touch: 'Red to the stop wire’s end, black to bare metal on the engine.',
+    watch: 'Next to nothing. OL: wire broken, or the switch does not earth it.',
+    instrument: 'ohmmeter',
+    probe: { kind: 'ohms', red: wire.nodes['a']!, black: '0' },
+    state: { ...KEY_OFF, unplugged: tiedTo(machine) },
     minutes: 1,
     opens: ['connectors apart'],
     cautions: [],

@@ -1,5 +1,9 @@
 import type { Element } from '../../../network/index.ts';
-import { deadShort, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { deadShort, OPEN_OHMS, type MachineState, type PartKind } from '../../../machine/part.ts';
+
+/** At stop with the engine still, or just put there while it turns. */
+const stopped = ({ key, stopHeld, at }: MachineState): boolean =>
+  (key === 'off' || at?.['key'] === 'out') && stopHeld !== 'run';
 
 /** Earths the stop wire to kill the engine: key off, button pressed, or tether pulled. */
 export const stopSwitch: PartKind = {
@@ -23,6 +27,13 @@ export const stopSwitch: PartKind = {
       comesWith: 'shaking',
       apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
     },
+    {
+      id: 'dead',
+      label: 'does not earth any more',
+      weight: 1,
+      repair: 'replace',
+      apply: (p) => ({ ...p, dead: 1 }),
+    },
   ],
   // One pole for each node but `b`.
   elements: (p, { id, nodes, state }) =>
@@ -34,7 +45,7 @@ export const stopSwitch: PartKind = {
           id: `${id}.${name}`,
           a: node,
           b: nodes['b']!,
-          closed: state.key === 'off' && state.stopHeld !== 'run',
+          closed: stopped(state) && (p['dead'] ?? 0) < 0.5,
           onOhms: 0.05,
           offOhms: OPEN_OHMS,
         },
