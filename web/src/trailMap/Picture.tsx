@@ -106,6 +106,18 @@ const DRAWINGS: Readonly<Record<string, ReactNode>> = {
       <path d="M8 12h8" />
     </>
   ),
+  piston: (
+    <>
+      <path d="M3 2v20M21 2v20M6 9h12v6H6zM6 11.500h12" />
+      <path d="M12 15v7" />
+    </>
+  ),
+  valve: (
+    <>
+      <path d="M12 2v12M12 14c-1 3-4 4-7 4h14c-3 0-6-1-7-4z" />
+      <path d="M9.500 4.500h5M9.500 7h5M2 18h3M19 18h3" />
+    </>
+  ),
   tank: (
     <>
       <path d="M4 8h16l1.5 4v7h-19v-7zM9 8V5h6v3" />

@@ -1,42 +1,72 @@
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import { Choice } from '../../ui/Choice.tsx';
-import { AIR, ENRICHING, FUEL, STOP, TIMING, YES_NO } from './fitOutWords.ts';
+import { AIR, COMPRESSION, COOLING, ENRICHING, FUEL, STOP, TIMING, YES_NO } from './fitOutWords.ts';
 import { turnsItsSpark } from './formFit.ts';
 import type { ReadMachine, TypedMachine } from './machineSchema.ts';
 
 const NUMBERS = ['1', '2', '3', '4'].map((n) => ({ value: n, label: n }));
+type Field =
+  | 'fuel'
+  | 'timing'
+  | 'air'
+  | 'stop'
+  | 'carburettors'
+  | 'sealed'
+  | 'enriching'
+  | 'accelerator'
+  | 'mixed'
+  | 'breather'
+  | 'servo'
+  | 'compression'
+  | 'cooling'
+  | 'reeds';
 
-/** What brings the fuel or stops it, and what moves the spark's moment, by what one sees; nothing said, nothing traced there. */
+/** What brings the fuel or stops it, what moves the spark's moment, what breathes and squeezes, by what one sees; nothing said, nothing traced there. */
 export function FuelTimingFields({ control }: { control: Control<TypedMachine, unknown, ReadMachine> }) {
-  const kind = useWatch({ control, name: 'fitOut.fuel' }) ?? '';
+  const [fuel, air, compression] = useWatch({ control, name: ['fitOut.fuel', 'fitOut.air', 'fitOut.compression'] });
   const [sparks, layout] = useWatch({ control, name: ['fitOut.sparks', 'fitOut.layout'] });
   const choice = <V extends string>(
-    name: `fitOut.${'fuel' | 'timing' | 'air' | 'stop' | 'carburettors' | 'sealed' | 'enriching'}`,
+    name: Field,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
+    unsaid: V | '' = '',
   ) => (
     <Controller
       control={control}
-      name={name}
+      name={`fitOut.${name}`}
       render={({ field }) => (
-        <Choice label={label} value={(field.value ?? '') as V} options={options} onChange={field.onChange} />
+        <Choice label={label} value={(field.value ?? unsaid) as V} options={options} onChange={field.onChange} />
       )}
     />
   );
+  const whether = (name: Field, label: string) => choice(name, label, YES_NO, 'false');
   return (
     <fieldset className="grid gap-4 border-t border-rule pt-3">
-      <legend className="tag">{sparks === 'true' ? 'Fuel, timing and air' : 'Stopping it'}</legend>
-      {sparks === 'true' && choice('fitOut.fuel', 'Fuel', FUEL)}
-      {sparks === 'false' && choice('fitOut.stop', 'What stops it', STOP)}
-      {sparks === 'true' && kind !== '' && (
+      <legend className="tag">
+        {sparks === 'true' ? 'Fuel, timing, air and compression' : 'Stopping it, compression'}
+      </legend>
+      {sparks === 'true' && choice('fuel', 'Fuel', FUEL)}
+      {sparks === 'false' && choice('stop', 'What stops it', STOP)}
+      {sparks === 'true' && (fuel ?? '') !== '' && (
         <>
-          {choice('fitOut.carburettors', 'Carburettors', NUMBERS)}
-          {choice('fitOut.enriching', 'What makes it rich for a cold start', ENRICHING)}
-          {choice('fitOut.sealed', 'Tank breathes through a valve or a canister', YES_NO)}
+          {choice('carburettors', 'Carburettors', NUMBERS)}
+          {choice('enriching', 'What makes it rich for a cold start', ENRICHING)}
+          {whether('accelerator', 'A pump that squirts as the throttle opens')}
+          {whether('mixed', 'Oil is mixed into the fuel')}
+          {whether('sealed', 'Tank breathes through a valve or a canister')}
         </>
       )}
-      {sparks === 'true' && turnsItsSpark(layout) && choice('fitOut.timing', 'What moves the spark’s moment', TIMING)}
-      {sparks === 'true' && choice('fitOut.air', 'Air and idle', AIR)}
+      {sparks === 'true' && turnsItsSpark(layout) && choice('timing', 'What moves the spark’s moment', TIMING)}
+      {sparks === 'true' && choice('air', 'Air and idle', AIR)}
+      {sparks === 'true' && (air ?? '') !== '' && (
+        <>
+          {whether('breather', 'A valve from the crankcase to the manifold')}
+          {whether('servo', 'Brakes helped by vacuum')}
+        </>
+      )}
+      {choice('compression', 'Compression', COMPRESSION)}
+      {(compression ?? '') !== '' && choice('cooling', 'Cooled by', COOLING)}
+      {compression === 'two-stroke' && whether('reeds', 'Reed petals before the crankcase')}
     </fieldset>
   );
 }

@@ -100,6 +100,15 @@ export const AIR: readonly Option<'' | KindOf<'air'>>[] = [
   { value: '', label: 'Not told', help: 'nothing is traced there' },
   { value: 'throttled', label: 'A throttle and its idle', help: 'filter, stop, mixture, joints, hoses, exhaust' },
 ];
+export const COMPRESSION: readonly Option<'' | KindOf<'compression'>>[] = [
+  { value: '', label: 'Not told', help: 'nothing is traced there' },
+  { value: 'four-stroke', label: 'Four strokes', help: 'valves, an oil filler of its own' },
+  { value: 'two-stroke', label: 'Two strokes', help: 'ports; oil goes in with the fuel' },
+];
+export const COOLING: readonly Option<'water' | 'air'>[] = [
+  { value: 'water', label: 'Water' },
+  { value: 'air', label: 'Air', help: 'fins' },
+];
 export const ENRICHING: readonly Option<'choke' | 'enricher'>[] = [
   { value: 'choke', label: 'A choke plate', help: 'shuts the throat' },
   { value: 'enricher', label: 'An enricher', help: 'a plunger lets more fuel in' },
@@ -192,6 +201,7 @@ export function fitOutWords(fitOut: FitOut): string {
     ...(f.timing ? [TIMING_WORDS[f.timing.kind]] : []),
     ...(f.air ? ['air and idle'] : []),
     ...(f.stop ? [STOP_WORDS[f.stop.kind]] : []),
+    ...(f.compression ? [f.compression.kind === 'two-stroke' ? 'two strokes' : 'four strokes'] : []),
     ...(f.marine ? ['marine'] : []),
   ].join(', ');
 }

@@ -1,5 +1,6 @@
 import {
   AIR_KINDS,
+  COMPRESSION_KINDS,
   CHARGE_KINDS,
   chargeOptions,
   CRANK_KINDS,
@@ -18,6 +19,11 @@ import { typedNumber } from '../../ui/useDraftForm.ts';
 
 /** As the buttons give it. */
 const yesNo = z.enum(['true', 'false']).transform((v) => v === 'true');
+/** One that a draft from before it was asked does not have. */
+const asked = z
+  .enum(['true', 'false'])
+  .default('false')
+  .transform((v) => v === 'true');
 /** A choice that may stay unmade. */
 const maybe = <V extends readonly [string, ...string[]]>(values: V) => z.enum(['', ...values]);
 
@@ -52,11 +58,15 @@ const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
   timing: maybe(TIMING_KINDS).default(''),
   stop: maybe(STOP_KINDS).default(''),
   air: maybe(AIR_KINDS).default(''),
+  compression: maybe(COMPRESSION_KINDS).default(''),
+  cooling: z.enum(['water', 'air']).default('water'),
+  reeds: asked,
+  accelerator: asked,
+  mixed: asked,
+  breather: asked,
+  servo: asked,
   carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
-  sealed: z
-    .enum(['true', 'false'])
-    .default('false')
-    .transform((v) => v === 'true'),
+  sealed: asked,
   enriching: z.enum(['choke', 'enricher']).default('choke'),
   loads: z
     .array(
@@ -81,6 +91,7 @@ export const formFit = fields.transform((f): FitOut => {
       ...timingTrail(f),
       ...airTrail(f),
       ...stopTrail(f),
+      ...compressionTrail(f),
     ],
   };
 });
@@ -119,8 +130,15 @@ function chargeTrail({ charge, field, wave, control, tells, loads }: Flat): Trai
   ];
 }
 
-function fuelTrail({ sparks, fuel, carburettors, sealed, enriching }: Flat): TrailFit[] {
-  return fuel === '' || !sparks ? [] : [{ trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching } }];
+/** What is there, by its name; what is not, is not said. */
+const present = <K extends string>(parts: Readonly<Record<K, boolean>>): Partial<Record<K, true>> =>
+  Object.fromEntries(Object.entries(parts).filter(([, there]) => there)) as Partial<Record<K, true>>;
+
+function fuelTrail({ sparks, fuel, carburettors, sealed, enriching, accelerator, mixed }: Flat): TrailFit[] {
+  if (fuel === '' || !sparks) return [];
+  return [
+    { trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching, ...present({ accelerator, mixed }) } },
+  ];
 }
 
 /** A spark whose moment is turned by a distributor: the others have it in their flywheel or pack. */
@@ -130,8 +148,14 @@ function timingTrail({ sparks, layout, timing }: Flat): TrailFit[] {
   return timing !== '' && sparks && turnsItsSpark(layout) ? [{ trail: 'timing', kind: timing, options: {} }] : [];
 }
 
-function airTrail({ sparks, air }: Flat): TrailFit[] {
-  return air !== '' && sparks ? [{ trail: 'air', kind: air, options: {} }] : [];
+function airTrail({ sparks, air, breather, servo }: Flat): TrailFit[] {
+  return air !== '' && sparks ? [{ trail: 'air', kind: air, options: present({ breather, servo }) }] : [];
+}
+function compressionTrail({ compression, cooling, reeds }: Flat): TrailFit[] {
+  if (compression === '') return [];
+  return [
+    { trail: 'compression', kind: compression, options: { cooling, reeds: reeds && compression === 'two-stroke' } },
+  ];
 }
 function stopTrail({ sparks, stop }: Flat): TrailFit[] {
   return stop !== '' && !sparks ? [{ trail: 'stop', kind: stop, options: {} }] : [];
@@ -145,21 +169,23 @@ export const chargeAsks = (kind: TypedFit['charge']) => ({
   tells: kind !== '' && kind !== 'lighting-coil',
 });
 
+const typedYes = (there: boolean | undefined) => (there ? 'true' : 'false');
+
 /** A fit-out laid out for the form. */
 export function typedFit(fitOut: FitOut): TypedFit {
-  const { crank, charge, spark, fuel, timing, stop, air, ...f } = fitOf(fitOut);
+  const { crank, charge, spark, fuel, timing, stop, air, compression, ...f } = fitOf(fitOut);
   return {
     volts: `${f.volts}`,
     earth: f.earth,
     cylinders: `${f.cylinders}`,
-    marine: f.marine ? 'true' : 'false',
+    marine: typedYes(f.marine),
     compressionRatio: String(f.compressionRatio),
     litres: fitOut.litres === undefined ? '' : String(fitOut.litres),
     sparks: spark ? 'true' : 'false',
     layout: spark ?? 'battery-points',
     ballast: f.ballast,
-    fused: f.fused ? 'true' : 'false',
-    suppressor: f.suppressor ? 'true' : 'false',
+    fused: typedYes(f.fused),
+    suppressor: typedYes(f.suppressor),
     ...(f.trigger ? { trigger: f.trigger } : {}),
     ...(f.module ? { module: f.module } : {}),
     ...(f.coils ? { coils: f.coils } : {}),
@@ -176,8 +202,15 @@ export function typedFit(fitOut: FitOut): TypedFit {
     timing: timing?.kind ?? '',
     stop: stop?.kind ?? '',
     air: air?.kind ?? '',
+    breather: typedYes(air?.breather),
+    servo: typedYes(air?.servo),
+    compression: compression?.kind ?? '',
+    cooling: compression?.cooling ?? 'water',
+    reeds: typedYes(compression?.reeds),
+    accelerator: typedYes(fuel?.accelerator),
+    mixed: typedYes(fuel?.mixed),
     carburettors: `${fuel?.carburettors ?? 1}` as TypedFit['carburettors'],
-    sealed: fuel?.sealed ? 'true' : 'false',
+    sealed: typedYes(fuel?.sealed),
     enriching: fuel?.enriching ?? 'choke',
     loads: (charge?.loads ?? []).map((l) => ({ label: l.label, watts: String(l.watts) })),
   };

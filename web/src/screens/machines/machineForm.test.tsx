@@ -39,6 +39,8 @@ afterEach(() => {
 
 const spark = () => sent[0]!.fitOut.trails.find((t) => t.trail === 'spark')!;
 const pick = (name: RegExp) => userEvent.click(screen.getByRole('radio', { name }));
+const yes = (what: string) =>
+  userEvent.click(within(screen.getByRole('radiogroup', { name: what })).getByRole('radio', { name: 'Yes' }));
 const save = () => userEvent.click(screen.getByRole('button', { name: 'Save the machine' }));
 async function form(): Promise<void> {
   render(
@@ -112,14 +114,40 @@ describe('a machine by what one sees', () => {
     );
     await pick(/^By weights and a pod/);
     await pick(/^A throttle and its idle/);
+    await yes('A pump that squirts as the throttle opens');
+    await yes('Brakes helped by vacuum');
+    await pick(/^Four strokes/);
+    expect(screen.queryByText('Reed petals before the crankcase')).toBeNull();
     await save();
     expect(sent[0]!.fitOut.trails.slice(1)).toEqual([
-      { trail: 'fuel', kind: 'electric', options: { carburettors: 2, sealed: false, enriching: 'enricher' } },
+      {
+        trail: 'fuel',
+        kind: 'electric',
+        options: { carburettors: 2, sealed: false, enriching: 'enricher', accelerator: true },
+      },
       { trail: 'timing', kind: 'weights-vacuum', options: {} },
-      { trail: 'air', kind: 'throttled', options: {} },
+      { trail: 'air', kind: 'throttled', options: { servo: true } },
+      { trail: 'compression', kind: 'four-stroke', options: { cooling: 'water', reeds: false } },
     ]);
     const { fuel: _f, timing: _t, carburettors: _c, sealed: _s, enriching: _e, ...before } = typedFit(known.fitOut);
     expect(formFit.parse(before).trails.map((t) => t.trail)).toEqual(['spark']);
+  });
+  it('takes two strokes with their reeds, oil in the fuel and fins; kept, they come back as they were', async () => {
+    await form();
+    await pick(/^The tank stands above/);
+    await yes('Oil is mixed into the fuel');
+    await pick(/^Two strokes/);
+    await userEvent.click(
+      within(screen.getByRole('radiogroup', { name: 'Cooled by' })).getByRole('radio', { name: /^Air/ }),
+    );
+    await yes('Reed petals before the crankcase');
+    await save();
+    const { fitOut } = sent[0]!;
+    expect(fitOut.trails.slice(1)).toEqual([
+      { trail: 'fuel', kind: 'gravity', options: { carburettors: 1, sealed: false, enriching: 'choke', mixed: true } },
+      { trail: 'compression', kind: 'two-stroke', options: { cooling: 'air', reeds: true } },
+    ]);
+    expect(formFit.parse(typedFit(fitOut as FitOut))).toEqual(fitOut);
   });
   it('an engine without a spark is kept without one: a diesel that is changed gets no coil', async () => {
     const fitOut: FitOut = {
