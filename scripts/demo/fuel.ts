@@ -1,7 +1,7 @@
 /** Machines whose fuel is told, and their jobs. */
 import { machineBodySchema } from '@pondu/core/schema';
 import { complaint, job, snag, Story, write } from './story.ts';
-import { crank } from './told.ts';
+import { compression, crank } from './told.ts';
 
 // The net boat's outboard: a tank apart, a primer bulb, a pulse pump.
 const netBoat = machineBodySchema.parse({
@@ -22,7 +22,8 @@ const netBoat = machineBodySchema.parse({
     trails: [
       { trail: 'spark', kind: 'capacitor-discharge', options: { ballast: 'none', fused: false } },
       crank('pull'),
-      { trail: 'fuel', kind: 'bulb', options: { carburettors: 2, enriching: 'choke' } },
+      { trail: 'fuel', kind: 'bulb', options: { carburettors: 2, enriching: 'choke', mixed: true } },
+      compression('two-stroke', { reeds: true }),
     ],
   },
 });
@@ -62,6 +63,7 @@ const mower = machineBodySchema.parse({
       { trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } },
       crank('pull'),
       { trail: 'fuel', kind: 'gravity', options: { carburettors: 1, enriching: 'choke' } },
+      compression('four-stroke', { cooling: 'air' }),
     ],
   },
 });

@@ -1,7 +1,7 @@
 /** One machine of each other kind of spark trail. */
 import { storedMachineSchema } from '@pondu/core/schema';
 import { complaint, job, Story, write } from './story.ts';
-import { charge, crank, told } from './told.ts';
+import { air, charge, compression, crank, fuel, told } from './told.ts';
 
 /** What kinds without a battery still carry in their fit-out, unsaid. */
 const NO_BATTERY = { volts: 12, earth: 'negative', ballast: 'none', fused: false } as const;
@@ -112,6 +112,13 @@ const twin = storedMachineSchema.parse({
     cylinders: 2,
     coils: 'double-ended',
     compressionRatio: 7,
-  }, crank('pull'), charge('generator', { field: 'A', tells: 'lamp', loads: [{ label: 'Headlamp', watts: 30 }] })),
+  }, crank('pull'), charge('generator', { field: 'A', tells: 'lamp', loads: [{ label: 'Headlamp', watts: 30 }] }),
+    fuel('gravity', { carburettors: 2, sealed: true }), air(), compression('four-stroke', { cooling: 'air' })),
 });
-write('twin', 'post-twin', twin, []);
+{
+  const c = complaint('idle-wrong', 'constant', 'Shakes at the letter boxes, and the idle wanders.', 'since the cables were new', 'throttle cables renewed');
+  const story = new Story('twin-1', twin, c, ['air-balance.out'], 51, '2026-11-26T09:40:00Z');
+  story.read('spark-every');
+  story.read('air-vacuum-needle');
+  write('twin', 'post-twin', twin, [job('twin-1', c, 'trace', '2026-11-26T09:30:00Z', story)]);
+}

@@ -1,5 +1,6 @@
 /** A diesel whose stop is told, and its job. */
 import { machineBodySchema } from '@pondu/core/schema';
+import { compression } from './told.ts';
 import { complaint, job, Story, write } from './story.ts';
 
 // The harbour tender: a diesel with glow plugs, drawn to a stop by vacuum.
@@ -21,6 +22,7 @@ const tender = machineBodySchema.parse({
       { trail: 'crank', kind: 'glow', options: { heat: 'plugs' } },
       { trail: 'charge', kind: 'alternator', options: { tells: 'lamp', loads: [{ label: 'Navigation lamps', watts: 40 }] } },
       { trail: 'stop', kind: 'vacuum', options: {} },
+      compression('four-stroke'),
     ],
   },
 });

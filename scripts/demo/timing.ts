@@ -1,7 +1,7 @@
 /** A machine whose timing is told, and its job. */
 import { machineBodySchema } from '@pondu/core/schema';
 import { complaint, job, Story, write } from './story.ts';
-import { charge, crank } from './told.ts';
+import { air, charge, compression, crank, fuel } from './told.ts';
 
 // The doctor's coupé: every trail that Pondu knows is told of it.
 const coupe = machineBodySchema.parse({
@@ -22,9 +22,10 @@ const coupe = machineBodySchema.parse({
       { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
       crank('direct'),
       charge('alternator', { tells: 'lamp', loads: [{ label: 'Headlamps', watts: 110 }] }),
-      { trail: 'fuel', kind: 'mechanical', options: { carburettors: 2, enriching: 'choke' } },
+      fuel('mechanical', { carburettors: 2, accelerator: true }),
       { trail: 'timing', kind: 'weights-vacuum', options: {} },
-      { trail: 'air', kind: 'throttled', options: {} },
+      air({ servo: true, breather: true }),
+      compression('four-stroke'),
     ],
   },
 });
@@ -42,8 +43,17 @@ const coupe = machineBodySchema.parse({
   // Later the same week: a joint that draws air, and a clamp that was left loose.
   const second = complaint('idle-wrong', 'constant', 'Hunts at the lights, up and down.', 'since yesterday', 'weights freed');
   const hunts = new Story('coupe-2', coupe, second, ['air-gasket.leaks', 'timing-body.late'], 33, '2026-11-26T08:10:00Z');
+  // And in the autumn before: one cylinder that ran through.
+  const third = complaint('misses', 'constant', 'Runs on three, worse at the lights. Ran hot on the pass.', 'two days', 'new plugs');
+  const lame = new Story('coupe-3', coupe, third, ['compression-exhaust-3.burnt'], 47, '2026-11-26T10:40:00Z');
+  lame.read('spark-every');
+  lame.read('cylinder-drop');
+  lame.read('look-plugs');
+  lame.read('compression-3');
+  lame.read('compression-2');
   write('coupe', 'doctors-coupe', coupe, [
     job('coupe-1', c, 'trace', '2026-11-25T10:00:00Z', story),
+    job('coupe-3', third, 'trace', '2026-11-26T10:30:00Z', lame),
     job('coupe-2', second, 'look', '2026-11-26T08:00:00Z', hunts),
   ]);
 }

@@ -17,3 +17,13 @@ export const charge = (kind: Of<'charge'>['kind'], options: Partial<Of<'charge'>
   kind,
   options: { loads: [], ...options },
 });
+export const fuel = (kind: Of<'fuel'>['kind'], options: Partial<Of<'fuel'>['options']> = {}): TrailFit => ({
+  trail: 'fuel',
+  kind,
+  options: { carburettors: 1, sealed: false, enriching: 'choke', ...options },
+});
+export const air = (options: Of<'air'>['options'] = {}): TrailFit => ({ trail: 'air', kind: 'throttled', options });
+export const compression = (
+  kind: Of<'compression'>['kind'],
+  options: Partial<Of<'compression'>['options']> = {},
+): TrailFit => ({ trail: 'compression', kind, options: { cooling: 'water', reeds: false, ...options } });

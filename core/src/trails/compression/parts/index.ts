@@ -26,7 +26,7 @@ const rings: PartKind = {
   faults: [
     {
       id: 'worn',
-      label: 'rings stuck or broken',
+      label: 'stuck or broken',
       weight: 1.5,
       repair: 'renew',
       apply: leaks(3.5, 11, { oil: 1 }),
