@@ -13,6 +13,7 @@ import {
   type MachineState,
 } from '@pondu/core';
 import { houseSchema, storedMachineSchema, type FitOut, type FitOutOne } from '@pondu/core/schema';
+import { fluidNetworks } from './fluidSpice.ts';
 import { KINDS } from './kinds.ts';
 import { ngspice } from './ngspice.ts';
 
@@ -195,5 +196,6 @@ for (const [label, fitOut] of FIT_OUTS) {
 const folder = join(import.meta.dirname, '../core/src/network/references');
 for (const file of readdirSync(folder).filter((f) => f.includes('_tran_') && f.endsWith('.cir')))
   report(`${file}, peaks`, peaks(file, readFileSync(join(folder, file), 'utf8')), PEAK_GOAL);
+for (const { label, ...found } of fluidNetworks()) report(label, found, STATIC_GOAL);
 console.log(missed ? `${missed} missed their goal` : 'all within their goals');
 process.exit(missed ? 1 : 0);
