@@ -116,6 +116,37 @@ const OTHER_TRAILS: Readonly<Record<string, FitOut>> = {
       { trail: 'air', kind: 'throttled', options: {} },
     ],
   },
+  'air: two carburettors, servo and valves': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      {
+        trail: 'fuel',
+        kind: 'electric',
+        options: { carburettors: 2, sealed: true, enriching: 'choke', accelerator: true },
+      },
+      { trail: 'air', kind: 'throttled', options: { breather: true, servo: true } },
+    ],
+  },
+  'compression: four strokes': {
+    ...whole,
+    cylinders: 4,
+    trails: [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },
+      { trail: 'compression', kind: 'four-stroke', options: { cooling: 'water', reeds: false } },
+    ],
+  },
+  'compression: two strokes': {
+    ...whole,
+    cylinders: 1,
+    compressionRatio: 7,
+    litres: 0.12,
+    trails: [
+      { trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } },
+      { trail: 'compression', kind: 'two-stroke', options: { cooling: 'air', reeds: true } },
+    ],
+  },
   'stop: vacuum': {
     ...whole,
     cylinders: 4,
@@ -167,6 +198,7 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'fuel', kind: 'mechanical', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
       { trail: 'timing', kind: 'weights', options: {} },
       { trail: 'air', kind: 'throttled', options: {} },
+      { trail: 'compression', kind: 'four-stroke', options: { cooling: 'water', reeds: false } },
     ],
   },
   'six-volt tractor, all its trails told': {
@@ -182,6 +214,7 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'fuel', kind: 'gravity', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
       { trail: 'timing', kind: 'weights', options: {} },
       { trail: 'air', kind: 'throttled', options: {} },
+      { trail: 'compression', kind: 'four-stroke', options: { cooling: 'water', reeds: false } },
     ],
   },
   'quad, all its trails told': {
@@ -196,6 +229,7 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'charge', kind: 'stator-three', options: { control: 'shunt', loads: [] } },
       { trail: 'fuel', kind: 'pulse', options: { carburettors: 1, sealed: false, enriching: 'enricher' } },
       { trail: 'air', kind: 'throttled', options: {} },
+      { trail: 'compression', kind: 'four-stroke', options: { cooling: 'air', reeds: false } },
     ],
   },
   'outboard, all its trails told': {
@@ -209,6 +243,7 @@ export const KINDS: Readonly<Record<string, FitOut | FitOutOne>> = {
       { trail: 'crank', kind: 'direct', options: { interlocks: ['Neutral'] } },
       { trail: 'charge', kind: 'stator-single', options: { wave: 'full', control: 'series', loads: [] } },
       { trail: 'fuel', kind: 'bulb', options: { carburettors: 3, sealed: false, enriching: 'choke' } },
+      { trail: 'compression', kind: 'two-stroke', options: { cooling: 'water', reeds: true } },
     ],
   },
 };

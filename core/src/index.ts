@@ -44,6 +44,8 @@ export * from './views/views.ts';
 export * from './views/bay.ts';
 export * from './views/model.ts';
 export type * from './views/rows.ts';
+export { overMinutes } from './views/overMinutes.ts';
+export type { Slow } from './machine/trail.ts';
 export { waveforms, type Wave, type Waveforms, type WaveId } from './views/waveform.ts';
 export { machineCircuit, type CircuitResult } from './views/circuit.ts';
 export type { MachineState } from './machine/part.ts';

@@ -102,6 +102,14 @@ export function starve(feed: GravityFeed, seconds: number): Starving {
   return { shortAfter, stallAfter: Infinity, tankVacuum: ATMOSPHERE - space[space.length - 1]! };
 }
 
+/** How far the tank is below the air outside while the engine runs on it, until it stalls; seconds, pascal. */
+export function tankOverTime(feed: GravityFeed, seconds: number): { at: number[]; vacuum: number[] } {
+  const { at, space } = run(gravityFeedCircuit(feed), seconds);
+  const { stallAfter } = starve(feed, seconds);
+  const kept = [...at.keys()].filter((k) => at[k]! <= stallAfter);
+  return { at: kept.map((k) => at[k]!), vacuum: kept.map((k) => ATMOSPHERE - space[k]!) };
+}
+
 /** Seconds after the cap has been opened until the path gives what the engine drinks again. */
 export function recoverAfter(feed: GravityFeed, tankVacuum: number, capSquareMetres: number, seconds = 5): number {
   const opened = { ...feed, ventSquareMetres: capSquareMetres };

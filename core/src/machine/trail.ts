@@ -17,6 +17,13 @@ export interface Station {
   readonly lane?: { readonly name: string; readonly joins: string };
 }
 
+/** A pressure as it goes over the minutes: pascal below the air outside. */
+export interface Slow {
+  readonly id: 'tank' | 'vacuum line';
+  readonly minutes: readonly number[];
+  readonly pascals: readonly number[];
+}
+
 /** One trail of a machine: what brings the engine something it needs, or takes it. */
 export interface Trail {
   readonly id: TrailId;
@@ -32,6 +39,8 @@ export interface Trail {
   readonly settle?: (found: AsFound, params: MachineParams) => MachineParams;
   /** One firing of a cylinder as a circuit for the transient; without `sparks` the lead is off. */
   readonly firing?: (scene: Known, state: MachineState, cylinder: number, sparks: boolean) => FiringPlan;
+  /** What has memory on it: how its pressures go over the minutes. */
+  readonly slowly?: (scene: Known) => Slow[];
   /** Share of the time that the coil's switch is closed as the engine turns; where a meter can average over it. */
   readonly onShare?: (scene: Known) => number;
 }

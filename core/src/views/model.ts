@@ -29,6 +29,8 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
     unsolved: wrong.map((plate) => ({ figure: plate.id, words: unsolvedWords(plate) })),
     stations: model.machine.stations,
     trails: model.machine.trails.map((t) => ({ id: t.id, kind: t.kind, stations: t.stations })),
+    /** Whether anything on it has a memory of minutes. */
+    slow: model.machine.trails.some((t) => t.slowly),
     plates: platesView(model),
     repairs: repairsView(model),
     checks: wrong.length

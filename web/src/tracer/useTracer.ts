@@ -41,6 +41,10 @@ export const useWaves = (machine: MachineBody | undefined, house: House, faultId
   useAnswer(machine ? ['waves', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
     tracer().waves(machine!, house, faultId),
   );
+export const useMinutes = (machine: MachineBody | undefined, house: House, faultId?: string) =>
+  useAnswer(machine ? ['minutes', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
+    tracer().minutes(machine!, house, faultId),
+  );
 type Machine = MachineBody | undefined;
 const of = (machine: MachineBody, house: House) => [machine.fitOut, machine.plates, house];
 export const useAdvice = (machine: Machine, house: House | undefined) =>

@@ -5,6 +5,7 @@ import {
   comparedAlternators,
   comparedStarters,
   modelView,
+  overMinutes,
   proofView,
   ruler,
   settingsView,
@@ -72,6 +73,8 @@ const api = {
   proof: (input: JobInput) => traced(input, (t) => proofView(t, input.complaint, input.events)),
   waves: (machine: MachineBody, house: House, faultId?: string) =>
     traced({ machine, house }, ({ model }) => waveforms(model, faultId)),
+  minutes: (machine: MachineBody, house: House, faultId?: string) =>
+    traced({ machine, house }, ({ model }) => overMinutes(model, faultId)),
   settings: ({ machine, house, events }: JobInput) =>
     answer(() => settingsView(tracers.for(machine, house).model, events)),
   advice: (machine: MachineBody, house: House) => answer(() => adviceView(tracers, machine, house)),

@@ -1,7 +1,8 @@
-import { headPascals, PETROL_DENSITY, starve } from '../../fluids/index.ts';
+import { headPascals, PETROL_DENSITY, starve, tankOverTime, type GravityFeed } from '../../fluids/index.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
-import type { MachineParams } from '../../machine/known.ts';
+import type { Known, MachineParams } from '../../machine/known.ts';
+import type { Slow } from '../../machine/trail.ts';
 import { CARBURETTOR, LINE, PUMP, TANK, VENT, WAY } from './ids.ts';
 
 /** Discharge of a tap, a filter or a jet (REFERENCE, fuel). */
@@ -79,34 +80,43 @@ export function stallOf(fit: Fit, params: MachineParams): { minutes: number; aga
   return { minutes: stallMinutes(fit, params), again: logistic((filled - ENOUGH) / 0.1) };
 }
 
+/** Share of full load's fuel that it drinks, driven as usual. */
+const DRIVEN = 0.45;
+
+/** The tank and its way as the transient takes them: all that narrows the way as one hole that lets the same flow through. */
+export function tankFeed(fit: Fit, params: MachineParams): GravityFeed {
+  const feed = feedOf(params);
+  const tank = params[TANK]!;
+  const drive = feed.head + feed.pump;
+  return {
+    tankCubicMetres: tank['cubicMetres']!,
+    fuelCubicMetres: tank['cubicMetres']! * tank['level']!,
+    headMetres: drive / headPascals(1),
+    pathSquareMetres: drive > 0 ? flowOf(feed) / (DISCHARGE * Math.sqrt((2 * drive) / PETROL_DENSITY)) : 0,
+    demand: DRIVEN * drinks(fit, 'full'),
+    ventSquareMetres: params[VENT]!['squareMetres']!,
+    bowlCubicMetres: BOWL * fit.litres,
+  };
+}
+
 /**
  * Minutes until the engine stalls for want of fuel, pulling gently: a bowl that is drunk faster than it is filled, a
  * tank that cannot breathe. By the tank's own transient where its vent is blocked. Infinity where it never does.
  */
 export function stallMinutes(fit: Fit, params: MachineParams): number {
-  const feed = feedOf(params);
-  const tank = params[TANK]!;
-  const demand = 0.45 * drinks(fit, 'full');
-  const given = flowOf(feed);
-  const bowl = BOWL * fit.litres;
-  if (given < demand) return bowl / (demand - given) / 60;
-  const vent = params[VENT]!['squareMetres']!;
-  if (vent > 1e-8) return Infinity;
-  const litres = tank['cubicMetres']!;
-  const metres = (feed.head + feed.pump) / headPascals(1);
-  // All that narrows the way as one hole that lets the same flow through.
-  const hole = given / (DISCHARGE * Math.sqrt((2 * (feed.head + feed.pump)) / PETROL_DENSITY));
-  const { stallAfter } = starve(
-    {
-      tankCubicMetres: litres,
-      fuelCubicMetres: litres * tank['level']!,
-      headMetres: metres,
-      pathSquareMetres: hole,
-      demand,
-      ventSquareMetres: vent,
-      bowlCubicMetres: bowl,
-    },
-    RUN_SECONDS,
-  );
-  return stallAfter / 60;
+  const tank = tankFeed(fit, params);
+  const given = flowOf(feedOf(params));
+  if (given < tank.demand) return tank.bowlCubicMetres / (tank.demand - given) / 60;
+  if (tank.ventSquareMetres > 1e-8) return Infinity;
+  return starve(tank, RUN_SECONDS).stallAfter / 60;
+}
+
+/** Minutes over which a tank is drawn. */
+const DRAWN_SECONDS = 40 * 60;
+/** The tank's pressure as it is driven; nothing where its bowl is not filled in the first place. */
+export function tankSlowly({ machine: { fit }, params }: Known): Slow[] {
+  const tank = tankFeed(fit, params);
+  if (flowOf(feedOf(params)) < tank.demand) return [];
+  const { at, vacuum } = tankOverTime(tank, DRAWN_SECONDS);
+  return [{ id: 'tank', minutes: at.map((t) => t / 60), pascals: vacuum }];
 }

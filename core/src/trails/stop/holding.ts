@@ -1,5 +1,6 @@
-import { leakDown } from '../../fluids/index.ts';
-import type { MachineParams } from '../../machine/known.ts';
+import { leakDown, type VacuumLine } from '../../fluids/index.ts';
+import type { Slow } from '../../machine/trail.ts';
+import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import { logistic } from '../../random/lcg.ts';
 import { ACTUATOR, CABLE, FEED, LINE, RACK, RESERVOIR, SOLENOID, SOURCE, VALVE } from './ids.ts';
@@ -23,18 +24,28 @@ export function vacuumAt(p: MachineParams, told: 'stop' | 'run') {
 
 /** The actuator has drawn the rack to stop from so much on. */
 const DRAWS_FROM = 28e3;
-/** Chamber and hose of an actuator, cubic metres; what rubber lets through, pascal for each kilogram a second. */
+/** Vacuum at which it is shut off, pascal; chamber and hose of an actuator, cubic metres; what rubber lets through, pascal for each kilogram a second. */
+const SHUT_AT = 60e3;
 const CHAMBER = 160e-6;
 const SEEPS = 4.5e13;
 
 /** Share of its vacuum that an actuator still has a minute after it was shut off, by the line's own transient. */
-export function heldAfterMinute(holeSquareMetres: number): number {
-  const vacuumPascals = 60e3;
-  const [after] = leakDown(
-    { cubicMetres: CHAMBER, kelvin: 293, vacuumPascals, holeSquareMetres, seepOhms: SEEPS },
-    [60],
-  );
-  return after! / vacuumPascals;
+export const heldAfterMinute = (holeSquareMetres: number): number =>
+  leakDown(shutOff(holeSquareMetres), [60])[0]! / SHUT_AT;
+const shutOff = (holeSquareMetres: number): VacuumLine => ({
+  cubicMetres: CHAMBER,
+  kelvin: 293,
+  vacuumPascals: SHUT_AT,
+  holeSquareMetres,
+  seepOhms: SEEPS,
+});
+
+/** Seconds over which a line that was shut off is drawn. */
+const DRAWN = Array.from({ length: 121 }, (_, k) => (k + 0.001) * 2);
+/** The line's vacuum after it was shut off, line and actuator together. */
+export function lineSlowly({ params: p }: Known): Slow[] {
+  const pascals = leakDown(shutOff(p[LINE]!['leakSquareMetres']! + p[ACTUATOR]!['leakSquareMetres']!), DRAWN);
+  return [{ id: 'vacuum line', minutes: DRAWN.map((t) => t / 60), pascals }];
 }
 
 /** Chance that the rack stands at stop, told so or told to run. */

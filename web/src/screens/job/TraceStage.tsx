@@ -12,6 +12,7 @@ import { nowOf } from './jobInput.ts';
 import { Log } from './Log.tsx';
 import type { JobPlace } from './place.ts';
 import { SoakPanel } from './SoakPanel.tsx';
+import { MinutesPanel } from './MinutesPanel.tsx';
 import { WavePanel } from './WavePanel.tsx';
 import { Suspects } from './Suspects.tsx';
 import { useReadingEntry } from './useReadingEntry.ts';
@@ -130,6 +131,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
       {model.data.trails.some((t) => t.id === 'spark') && (
         <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
       )}
+      {model.data.slow && <MinutesPanel machine={machine} house={house} suspects={trace.data.suspects} />}
       <Log
         place={place}
         checks={model.data.checks}

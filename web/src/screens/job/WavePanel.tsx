@@ -1,12 +1,10 @@
 import { formatQuantity, type House, type MachineBody, type SuspectView, type Wave } from '@pondu/core';
-import { extent } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
-import { line } from 'd3-shape';
 import { useState } from 'react';
 import { useWaves } from '../../tracer/useTracer.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { TwoLines } from '../../ui/TwoLines.tsx';
 
 const NAMES: Readonly<Record<Wave['id'], string>> = {
   primary: 'Primary',
@@ -15,7 +13,6 @@ const NAMES: Readonly<Record<Wave['id'], string>> = {
   'charge coil': 'Charge coil',
   store: 'Store',
 };
-const [WIDTH, HEIGHT, LEFT, BOTTOM] = [640, 210, 62, 24];
 
 interface Props {
   machine: MachineBody;
@@ -76,47 +73,18 @@ function Waves({ machine, house, suspects }: Props) {
   );
 }
 
-/** Two traces over one another, told apart by line as well as colour. */
+/** A voltage through one firing, well and with a suspect. */
 export function WaveChart({ well, ill, illName }: { well: Wave; ill: Wave | undefined; illName: string }) {
-  const all = ill ? [...well.volts, ...ill.volts] : well.volts;
-  const times = ill ? [...well.at, ...ill.at] : well.at;
-  const x = scaleLinear(extent(times) as [number, number], [LEFT, WIDTH - 8]);
-  const y = scaleLinear(extent([...all, 0]) as [number, number], [HEIGHT - BOTTOM, 8]).nice();
-  const path = (w: Wave) =>
-    line<number>()
-      .x((_v, k) => x(w.at[k]!))
-      .y((v) => y(v))(w.volts as number[]) ?? '';
-  const peak = (w: Wave) => Math.max(...w.volts.map(Math.abs));
-  const summary =
-    `${NAMES[well.id]}: peak ${formatQuantity(peak(well), 'voltage')} when well` +
-    (ill ? `, ${formatQuantity(peak(ill), 'voltage')} with ${illName}.` : '.');
+  const curve = ({ at, volts }: Wave) => ({ at, values: volts });
   return (
-    <figure>
-      <svg role="img" aria-label={summary} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="h-auto w-full max-w-4xl">
-        {y.ticks(5).map((t) => (
-          <g key={t}>
-            <line x1={LEFT} x2={WIDTH - 8} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
-            <text x={LEFT - 6} y={y(t) + 4} textAnchor="end" fontSize="12" fill="var(--soft)">
-              {formatQuantity(t, 'voltage', { significant: 2 })}
-            </text>
-          </g>
-        ))}
-        {x.ticks(6).map((t) => (
-          <text key={t} x={x(t)} y={HEIGHT - 6} textAnchor="middle" fontSize="12" fill="var(--soft)">
-            {(t * 1e3).toFixed(1)} ms
-          </text>
-        ))}
-        <path d={path(well)} fill="none" stroke="var(--well)" strokeWidth="2" />
-        {ill && <path d={path(ill)} fill="none" stroke="var(--lost)" strokeWidth="2" strokeDasharray="6 3" />}
-      </svg>
-      <figcaption className="flex flex-wrap gap-x-5 text-[14px]">
-        <span className="text-well">— when well, peak {formatQuantity(peak(well), 'voltage')}</span>
-        {ill && (
-          <span className="text-lost">
-            - - {illName}, peak {formatQuantity(peak(ill), 'voltage')}
-          </span>
-        )}
-      </figcaption>
-    </figure>
+    <TwoLines
+      name={NAMES[well.id]}
+      well={curve(well)}
+      ill={ill && curve(ill)}
+      illName={illName}
+      said={(v) => formatQuantity(v, 'voltage', { significant: 2 })}
+      atWords={(t) => `${(t * 1e3).toFixed(1)} ms`}
+      peak={({ values }) => `peak ${formatQuantity(Math.max(...values.map(Math.abs)), 'voltage')}`}
+    />
   );
 }

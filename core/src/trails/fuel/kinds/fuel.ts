@@ -2,6 +2,7 @@ import type { PartInstance } from '../../../machine/part.ts';
 import type { Station, TrailKind } from '../../../machine/trail.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { BULB, CARBURETTOR as C, LINE, PUMP, TANK, VENT } from '../ids.ts';
+import { tankSlowly } from '../feeding.ts';
 import { fuelOffers, settleFuel } from '../mixing.ts';
 import { FUEL_PARTS as PARTS } from '../parts/index.ts';
 
@@ -83,6 +84,7 @@ const kind = (name: Kind, label: string): TrailKind => ({
     nodeNames: {},
     offers: fuelOffers,
     settle: (_found, params) => settleFuel(params),
+    slowly: tankSlowly,
   }),
 });
 

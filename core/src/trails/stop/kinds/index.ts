@@ -1,7 +1,7 @@
 import type { PartInstance } from '../../../machine/part.ts';
 import type { TrailKind } from '../../../machine/trail.ts';
 import type { Fit } from '../../../schema/fit.ts';
-import { stopOffers } from '../holding.ts';
+import { lineSlowly, stopOffers } from '../holding.ts';
 import { ACTUATOR, CABLE, FEED, LINE, RACK, RESERVOIR, SOLENOID, SOURCE, VALVE } from '../ids.ts';
 import { STOP_PARTS as PARTS } from '../parts/index.ts';
 
@@ -39,6 +39,7 @@ const kind = (name: Kind, label: string): TrailKind => ({
     parts: PLACES[name].map(([id, said, , of]) => ({ id, label: said, station: id, kind: of, nodes: {}, apart: true })),
     nodeNames: {},
     offers: stopOffers,
+    ...(name === 'vacuum' ? { slowly: lineSlowly } : {}),
   }),
 });
 

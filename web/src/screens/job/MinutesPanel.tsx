@@ -1,0 +1,74 @@
+import { formatQuantity, type House, type MachineBody, type Slow, type SuspectView } from '@pondu/core';
+import { useState } from 'react';
+import { useMinutes } from '../../tracer/useTracer.ts';
+import { SelectField } from '../../ui/Field.tsx';
+import { Failed, Loading } from '../../ui/States.tsx';
+import { TwoLines, type Curve } from '../../ui/TwoLines.tsx';
+
+const NAMES: Readonly<Record<Slow['id'], string>> = {
+  tank: 'Tank, below the air outside, driven as usual',
+  'vacuum line': 'Vacuum line after it was shut off',
+};
+interface Props {
+  machine: MachineBody;
+  house: House;
+  suspects: readonly SuspectView[];
+}
+
+/** What has a memory: pressures over the minutes, when well and with a suspect. Solved, not sketched. */
+export function MinutesPanel({ machine, house, suspects }: Props) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="card p-3 lg:col-span-2" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="flex min-h-12 cursor-pointer items-center text-lg font-semibold">
+        Over the minutes: pressure, well and with a suspect
+      </summary>
+      {open && <Minutes machine={machine} house={house} suspects={suspects} />}
+    </details>
+  );
+}
+
+const curve = ({ minutes, pascals }: Slow): Curve => ({ at: minutes, values: pascals });
+const last = ({ at, values }: Curve): string =>
+  `${formatQuantity(values.at(-1)!, 'pressure')} after ${at.at(-1)!.toFixed(0)} min`;
+
+function Minutes({ machine, house, suspects }: Props) {
+  const [chosen, setChosen] = useState<string>();
+  const faultId = chosen ?? suspects[0]?.faultId;
+  const well = useMinutes(machine, house);
+  const ill = useMinutes(faultId ? machine : undefined, house, faultId);
+  if (well.error || ill.error) return <Failed error={well.error ?? ill.error} />;
+  if (!well.data || (faultId && !ill.data)) return <Loading what="Solving the minutes" />;
+  const suspect = suspects.find((s) => s.faultId === faultId);
+  const name = suspect ? `${suspect.part} ${suspect.how}` : '';
+  return (
+    <div className="grid gap-3">
+      {suspects.length > 0 && (
+        <SelectField
+          label="Beside it, with"
+          value={faultId ?? ''}
+          options={suspects.map((s) => ({ value: s.faultId, label: `${s.part} ${s.how}` }))}
+          onChange={setChosen}
+        />
+      )}
+      {well.data.map((slow) => {
+        const other = ill.data?.find((o) => o.id === slow.id);
+        return (
+          <div key={slow.id}>
+            <h3 className="tag">{NAMES[slow.id]}</h3>
+            <TwoLines
+              name={NAMES[slow.id]}
+              well={curve(slow)}
+              ill={other && curve(other)}
+              illName={name}
+              said={(p) => formatQuantity(p, 'pressure', { significant: 2 })}
+              atWords={(m) => `${m} min`}
+              peak={last}
+            />
+            {suspect && !other && <p className="text-soft">With this suspect nothing flows: there is no curve.</p>}
+          </div>
+        );
+      })}
+    </div>
+  );
+}
