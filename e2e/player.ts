@@ -1,6 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { formatQuantity, HiddenMachine, INSTRUMENTS, seededRandom, Tracer, type Check } from '@pondu/core';
+import {
+  formatQuantity,
+  looksOf,
+  type PlugLook,
+  HiddenMachine,
+  INSTRUMENTS,
+  seededRandom,
+  Tracer,
+  type Check,
+} from '@pondu/core';
 import { houseSchema, ponduFileSchema } from '@pondu/core/schema';
 import type { Page } from 'puppeteer-core';
 import { click, sees, textOf } from './browser.ts';
@@ -62,6 +71,10 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
     await page.waitForFunction(logged, {}, before, 'Yes, let it stand');
     if (await page.evaluate(() => document.body.innerText.includes('Yes, let it stand')))
       await click(page, 'button', 'Yes, let it stand');
+  } else if ((check.plugs ?? 0) > 1) {
+    await layPlugs(page, text, check.plugs!);
+    await page.focus('[data-reading] button[type=submit]');
+    await page.keyboard.press('Enter');
   } else {
     const words = await page.$$eval(
       '[data-reading] [aria-label="What it showed"] [role=radio] > span:first-child',
@@ -74,6 +87,21 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
   }
   await page.waitForFunction(logged, {}, before);
   return `${label}: ${text}`;
+}
+
+/** Plugs as they lie there: a look, then the plugs that have it, each by Enter. */
+async function layPlugs(page: Page, word: string, plugs: number): Promise<void> {
+  const some: PlugLook[] = Array.from({ length: plugs }, (_, i) => (i < 2 ? 'wet or sooty' : 'dry'));
+  const looks = looksOf(word, plugs) ?? some;
+  const look = looks.find((l) => l !== 'dry') ?? 'dry';
+  await click(page, '[data-reading] [role=radio]', look);
+  for (const [k, own] of looks.entries()) {
+    const plug = await page.waitForSelector(`[data-reading] button[aria-label^="Plug ${k + 1}:"]`);
+    const now = await plug!.evaluate((b) => b.getAttribute('aria-label')!.split(': ')[1]);
+    if (own === now && !(own === 'dry' && look === 'dry')) continue;
+    await plug!.focus();
+    await page.keyboard.press('Enter');
+  }
 }
 
 /** Runs in the page: more entries in the log than before, or the page asks something. */

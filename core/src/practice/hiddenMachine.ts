@@ -5,6 +5,7 @@ import { normal, type Random } from '../random/lcg.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import type { Complaint } from '../schema/job.ts';
 import { complaintLikelihood } from '../engine/complaint.ts';
+import { SEES_AGAIN } from '../tracing/repeated.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 
@@ -16,6 +17,8 @@ export class HiddenMachine {
   private readonly scene: Scene;
   private readonly random: Random;
   private readonly misprobe: number;
+  /** What was seen before: the same eye sees it so again. */
+  private readonly saw = new Map<string, string>();
 
   /** `misprobe` is the share of readings taken at the wrong place or on the wrong range. */
   constructor(
@@ -49,14 +52,21 @@ export class HiddenMachine {
     if (outcome.kind === 'category') {
       const words = Object.keys(outcome.shares);
       if (stray) return { kind: 'word', word: words[Math.floor(this.random() * words.length)]! };
-      let left = this.random();
-      for (const word of words) if ((left -= outcome.shares[word]!) < 0) return { kind: 'word', word };
-      return { kind: 'word', word: words[words.length - 1]! };
+      const before = this.saw.get(check.id);
+      const word = before !== undefined && this.random() < SEES_AGAIN ? before : this.drawn(outcome.shares);
+      this.saw.set(check.id, word);
+      return { kind: 'word', word };
     }
     if (stray) return untouched(instrument);
     const shown = outcome.value + instrument.error(outcome.value) * normal(this.random);
     if (shown > (instrument.limit ?? Infinity)) return { kind: 'open' };
     const signed = SIGNED.some((d) => d === instrument.dimension);
     return { kind: 'number', value: signed ? shown : Math.max(0, shown) };
+  }
+
+  private drawn(shares: Readonly<Record<string, number>>): string {
+    const words = Object.keys(shares);
+    let left = this.random();
+    return words.find((word) => (left -= shares[word]!) < 0) ?? words[words.length - 1]!;
   }
 }

@@ -7,7 +7,7 @@ import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './hypotheses.ts';
-import { likelihood, unclaimed } from './likelihood.ts';
+import { repeated, unclaimedAgain } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
 import { shows } from './presence.ts';
 
@@ -86,27 +86,31 @@ export class Weigher {
   }
 
   /** log p(reading | severity step) for each step of these faults. */
-  readingLogs(faults: readonly ModelFault[], reading: Reading, check: Check, complaint: Complaint): Float64Array {
-    const key = `${faults.map((f) => f.id).join('+')}|${complaint.pattern}`;
+  readingLogs(faults: readonly ModelFault[], placed: PlacedReading, check: Check, complaint: Complaint): Float64Array {
+    const { reading } = placed;
+    const key = `${faults.map((f) => f.id).join('+')}|${complaint.pattern}|${placed.earlier.map((r) => r.id).join()}`;
     let own = this.logs.get(reading);
     if (!own) this.logs.set(reading, (own = new Map()));
     let logs = own.get(key);
-    if (!logs) own.set(key, (logs = this.computeLogs(faults, reading, check, complaint)));
+    if (!logs) own.set(key, (logs = this.computeLogs(faults, placed, check, complaint)));
     return logs;
   }
 
   private computeLogs(
     faults: readonly ModelFault[],
-    reading: Reading,
+    { reading, earlier }: PlacedReading,
     check: Check,
     complaint: Complaint,
   ): Float64Array {
     const s = faults.length === 0 ? 0 : shows(complaint, reading);
     const there = s > 0 ? this.ensemble(faults).predict(check) : undefined;
     const sound = s < 1 ? this.ensemble([]).predict(check) : undefined;
+    // Where a fault may have come or gone between them, a repeat is a reading of its own.
+    const same = s === 0 || (s === 1 && earlier.every((r) => shows(complaint, r) === 1));
+    const before = same ? earlier.map((r) => r.value) : [];
     const each = Float64Array.from({ length: MEMBERS }, (_, m) => {
-      const withFault = there ? s * likelihood(check, there, reading.value, m).total : 0;
-      const without = sound ? (1 - s) * likelihood(check, sound, reading.value, m).total : 0;
+      const withFault = there ? s * repeated(check, there, before, reading.value, m) : 0;
+      const without = sound ? (1 - s) * repeated(check, sound, before, reading.value, m) : 0;
       return withFault + without;
     });
     return strataLogs(this.ensemble(faults), each);
@@ -121,8 +125,8 @@ export class Weigher {
       if (!check) continue;
       const add =
         check.whole && h.faults.length === 0
-          ? new Float64Array(STRATA).fill(Math.log(unclaimed(check, placed.reading.value)))
-          : this.readingLogs(seenBy(h.faults, placed), placed.reading, check, complaint);
+          ? new Float64Array(STRATA).fill(Math.log(unclaimedAgain(check, values(placed.earlier), placed.reading.value)))
+          : this.readingLogs(seenBy(h.faults, placed), placed, check, complaint);
       for (let m = 0; m < STRATA; m++) logs[m]! += add[m]!;
     }
     const top = Math.max(...logs);
@@ -173,7 +177,7 @@ export class Weigher {
       says: Float64Array.from([
         Math.log(this.complaintShare([fault], complaint)),
         ...asked.map(({ placed, check }) =>
-          meanOf(this.readingLogs(seenBy([fault], placed), placed.reading, check, complaint)),
+          meanOf(this.readingLogs(seenBy([fault], placed), placed, check, complaint)),
         ),
       ]),
     });
@@ -201,9 +205,9 @@ export class Weigher {
   private outsideLog(story: Story, complaint: Complaint): number {
     // What no trail knows explains two symptoms no better than it would each of them.
     let log = Math.log(SHARES.outside) + saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS);
-    for (const { reading } of story.readings) {
+    for (const { reading, earlier } of story.readings) {
       const check = this.checks.get(reading.checkId);
-      if (check) log += Math.log(unclaimed(check, reading.value));
+      if (check) log += Math.log(unclaimedAgain(check, values(earlier), reading.value));
     }
     return log;
   }
@@ -219,6 +223,8 @@ function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {
 
 const onEitherSide = ({ part: a }: ModelFault, { part: b }: ModelFault): boolean =>
   a.cylinder !== undefined && b.cylinder !== undefined && a.cylinder !== b.cylinder;
+
+const values = (readings: readonly Reading[]) => readings.map((r) => r.value);
 
 /** log of the mean over steps of severity. */
 const meanOf = (logs: Float64Array): number => Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length);

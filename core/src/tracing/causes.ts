@@ -28,11 +28,12 @@ function logOfStory(
   events: readonly JobEvent[],
 ): number {
   let log = 0;
-  for (const { reading, repaired } of tell(events).readings) {
+  for (const placed of tell(events).readings) {
+    const { reading, repaired } = placed;
     const check = tracer.weigher.check(reading.checkId);
     if (!check) continue;
     const seen = faults.filter((f) => !repaired.has(f.repairId));
-    const logs = tracer.weigher.readingLogs(seen, reading, check, complaint);
+    const logs = tracer.weigher.readingLogs(seen, placed, check, complaint);
     log += Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length);
   }
   return log;

@@ -4,6 +4,8 @@ import type { By, Fix, JobEvent, Reading } from '../schema/job.ts';
 export interface PlacedReading {
   readonly reading: Reading;
   readonly repaired: ReadonlySet<string>;
+  /** The same check before, nothing having been put right between: it shares what was amiss with them. */
+  readonly earlier: readonly Reading[];
 }
 
 export interface Story {
@@ -44,7 +46,9 @@ export function tell(events: readonly JobEvent[]): Story {
       const { reading } = event;
       const at = (reading.supersedes !== undefined && placeOf.get(reading.supersedes)) || repaired;
       placeOf.set(reading.id, at);
-      if (!superseded.has(reading.id)) readings.push({ reading, repaired: at });
+      if (superseded.has(reading.id)) continue;
+      const earlier = readings.filter((p) => p.repaired === at && p.reading.checkId === reading.checkId);
+      readings.push({ reading, repaired: at, earlier: earlier.map((p) => p.reading) });
     }
   }
   return { readings, fixes, repaired };

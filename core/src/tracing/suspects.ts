@@ -63,7 +63,7 @@ function saidOf(weigher: Weigher, belief: Belief, complaint: Complaint): readonl
       if (!check) return [];
       const of = (fault: ModelFault) => {
         const seen = placed.repaired.has(fault.repairId) ? [] : [fault];
-        return mean(weigher.readingLogs(seen, placed.reading, check, complaint));
+        return mean(weigher.readingLogs(seen, placed, check, complaint));
       };
       // Compared with what else was thought possible, not with what is left now.
       const all = singles.reduce((sum, f) => sum + f.weight * of(f), 0);
@@ -145,7 +145,8 @@ export interface Stray {
 
 /** Chance of each reading having missed its mark (wrong terminal, wrong range), averaged over the belief. */
 export function strayReadings(weigher: Weigher, belief: Belief, complaint: Complaint): Stray[] {
-  return belief.story.readings.flatMap(({ reading, repaired }) => {
+  return belief.story.readings.flatMap((placed) => {
+    const { reading, repaired } = placed;
     const check = weigher.check(reading.checkId);
     if (!check) return [];
     let chance = belief.outside;
@@ -161,7 +162,7 @@ export function strayReadings(weigher: Weigher, belief: Belief, complaint: Compl
         [total, straying] = [total + weight * p.total, straying + weight * p.straying];
       });
       // A fault that was away when the reading was taken explains it too.
-      const logs = weigher.readingLogs(seen, reading, check, complaint);
+      const logs = weigher.readingLogs(seen, placed, check, complaint);
       const whole = Math.max(
         total,
         logs.reduce((sum, l, s) => sum + w.strata[s]! * Math.exp(l), 0),

@@ -85,6 +85,23 @@ export const FUEL_CAUSES: readonly Failing[] = [
       ),
     ],
   },
+  {
+    of: [fails('float', 'boils'), fails('fuel line', 'vapour')],
+    causes: [
+      lookedFor(
+        'shield',
+        'A heat shield or spacer was left out',
+        'Look between carburettor and manifold; where does the hose run?',
+        3,
+      ),
+      lookedFor('season', 'Winter fuel in a warm month', 'When was it filled?', 2),
+    ],
+  },
+  {
+    of: [fails('fuel tank', 'oily')],
+    causes: [lookedFor('twice', 'It was mixed twice', 'Who filled it, and from which can?', 4)],
+  },
+  { of: [fails('accelerator pump', 'dead')], causes: [stood] },
   { of: [fails('float', 'low')], causes: [lookedFor('set-wrong', 'It was set by eye', 'Ask who had it apart.', 4)] },
   { of: [fails('idle jet', 'blocked'), fails('main jet', 'blocked')], causes: [dirt, stood] },
   {
