@@ -1,12 +1,10 @@
 import { formatQuantity, type Landing, type Ruler } from '@pondu/core';
 import { scaleLinear } from 'd3-scale';
 import { arc } from 'd3-shape';
-import { useDraft } from '../draft/useDraft.ts';
 import { Choice } from '../ui/Choice.tsx';
+import { GAUGE_UNITS, type GaugeUnit } from './gaugeUnit.ts';
 
-const UNITS = ['kPa', 'inHg', 'bar', 'psi', 'mmHg'] as const;
-type Unit = (typeof UNITS)[number];
-const OPTIONS = UNITS.map((u) => ({ value: u, label: u }));
+const OPTIONS = GAUGE_UNITS.map((u) => ({ value: u, label: u }));
 
 /** Two thirds of a turn, from lower left to lower right; radians, nothing upwards. */
 const FROM = -2.1;
@@ -19,8 +17,17 @@ const ring = (inner: number, outer: number, from: number, to: number): string =>
   arc()({ innerRadius: inner, outerRadius: outer, startAngle: Math.min(from, to), endAngle: Math.max(from, to) }) ?? '';
 
 /** A gauge as it would stand: the band when all is well, where the leading suspects would put it, its needle as it is typed. */
-export function GaugeFace({ ruler, reading }: { ruler: Ruler; reading: number | undefined }) {
-  const [unit, setUnit] = useDraft<Unit>('gauge.unit', 'kPa');
+export function GaugeFace({
+  ruler,
+  reading,
+  unit,
+  setUnit,
+}: {
+  ruler: Ruler;
+  reading: number | undefined;
+  unit: GaugeUnit;
+  setUnit: (unit: GaugeUnit) => void;
+}) {
   const suspects = ruler.suspects.filter((s) => finite(s.low) && finite(s.high)).slice(0, SHOWN);
   const ends = [ruler.well, ...suspects].flatMap((l) => [l.low, l.high]).filter(finite);
   const all = [0, ...ends, ...(reading !== undefined && finite(reading) ? [reading] : [])];

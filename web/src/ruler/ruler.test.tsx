@@ -3,6 +3,7 @@ import userEvent from '@testing-library/user-event';
 import type { Landing, Ruler } from '@pondu/core';
 import { afterEach, beforeAll, describe, expect, it, vi } from 'vitest';
 import { GaugeFace } from './GaugeFace.tsx';
+import { useGaugeUnit } from './gaugeUnit.ts';
 import { PlugGrid } from './PlugGrid.tsx';
 import { ReadingRuler } from './ReadingRuler.tsx';
 import { rulerScale } from './scale.ts';
@@ -121,25 +122,32 @@ it('what lies below nothing is laid out below nothing: vacuum, a spark after top
   }
 });
 
+const vacuum: Ruler = {
+  dimension: 'pressure',
+  words: [],
+  well: landing('', -70e3, -62e3),
+  suspects: [landing('joint leaks', -55e3, -40e3), landing('nothing there', Infinity, Infinity, 1)],
+};
+
+/** The gauge with the unit that the shop keeps. */
+function Face({ reading }: { reading?: number | undefined }) {
+  const [unit, setUnit] = useGaugeUnit();
+  return <GaugeFace ruler={vacuum} reading={reading} unit={unit} setUnit={setUnit} />;
+}
+
 describe('a gauge', () => {
-  const vacuum: Ruler = {
-    dimension: 'pressure',
-    words: [],
-    well: landing('', -70e3, -62e3),
-    suspects: [landing('joint leaks', -55e3, -40e3), landing('nothing there', Infinity, Infinity, 1)],
-  };
   afterEach(() => localStorage.clear());
   it('says what it draws, the needle where it is typed', () => {
-    render(<GaugeFace ruler={vacuum} reading={-50e3} />);
+    render(<Face reading={-50e3} />);
     const label = screen.getByRole('img').getAttribute('aria-label')!;
     expect(label).toMatch(/^When well −70 kPa to −62 kPa\. joint leaks: −55 kPa to −40 kPa\. The needle at −50 kPa\.$/);
   });
   it('in inches of mercury where the shop wants them, and remembers that: 62 kPa are 18.3 inHg', async () => {
-    const { unmount } = render(<GaugeFace ruler={vacuum} reading={undefined} />);
+    const { unmount } = render(<Face />);
     await userEvent.click(screen.getByRole('radio', { name: 'inHg' }));
     expect(screen.getByRole('img').getAttribute('aria-label')).toMatch(/−18\.3 inHg/);
     unmount();
-    render(<GaugeFace ruler={vacuum} reading={undefined} />);
+    render(<Face />);
     expect(screen.getByRole('radio', { name: 'inHg' }).getAttribute('aria-checked')).toBe('true');
   });
 });

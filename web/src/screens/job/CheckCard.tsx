@@ -127,7 +127,7 @@ export function CheckCard({
                 <input
                   id="reading"
                   className="field !h-14 text-2xl font-semibold placeholder:text-[15px] placeholder:font-normal"
-                  placeholder={placeholder(ruler.dimension)}
+                  placeholder={ruler.dimension === 'pressure' ? `in ${entry.gaugeUnit}` : placeholder(ruler.dimension)}
                   value={entry.typed}
                   onChange={(e) => entry.setTyped(e.target.value)}
                   inputMode="text"
@@ -152,7 +152,9 @@ export function CheckCard({
             >
               {entry.error}
             </p>
-            {check.dimension === 'pressure' && <GaugeFace ruler={ruler} reading={reading} />}
+            {check.dimension === 'pressure' && (
+              <GaugeFace ruler={ruler} reading={reading} unit={entry.gaugeUnit} setUnit={entry.setGaugeUnit} />
+            )}
             <ReadingRuler ruler={ruler} reading={reading} />
           </>
         ) : (

@@ -132,6 +132,8 @@ describe('the check', () => {
     saving: false,
     correcting: undefined,
     save: vi.fn(),
+    gaugeUnit: 'kPa',
+    setGaugeUnit: vi.fn(),
     previewInput: undefined,
     ...change,
   });

@@ -44,7 +44,7 @@ describe('a waveform', () => {
   it('says its peaks in words, for those who do not see the lines', () => {
     render(<WaveChart well={wave(12_000)} ill={wave(3000)} illName="Condenser open inside" />);
     const name = screen.getByRole('img').getAttribute('aria-label');
-    expect(name).toBe('Secondary: peak 12 kV when well, 3 kV with Condenser open inside.');
+    expect(name).toBe('Secondary: peak 12 kV when well, peak 3 kV with Condenser open inside.');
     expect(document.querySelectorAll('path')).toHaveLength(2);
   });
   it('alone, draws one line', () => {

@@ -12,6 +12,7 @@ import { useSWRConfig } from 'swr';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
 import { useDraft } from '../../draft/useDraft.ts';
+import { inGaugeUnit, useGaugeUnit, type GaugeUnit } from '../../ruler/gaugeUnit.ts';
 import { failureWords } from '../../words/failures.ts';
 import { useModel } from '../../tracer/useTracer.ts';
 import type { JobInput } from '../../tracer/worker.ts';
@@ -34,6 +35,9 @@ export interface ReadingEntry {
   setConditions: (conditions: Conditions) => void;
   note: string;
   setNote: (text: string) => void;
+  /** The unit that gauges are read in: a bare number is in it. */
+  gaugeUnit: GaugeUnit;
+  setGaugeUnit: (unit: GaugeUnit) => void;
   value: ReadingValue | undefined;
   error: string | undefined;
   /** The reading is far off: asked once whether it may stand. */
@@ -62,6 +66,7 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
   const { stored, machine, house, input } = place;
   const draftKey = draftKeyOf(stored.id, checkId, correcting);
   const [typed, setTyped, clearTyped] = useDraft(`${draftKey}.typed`, '');
+  const [gaugeUnit, setGaugeUnit] = useGaugeUnit();
   const [note, setNote, clearNote] = useDraft(`${draftKey}.note`, '');
   const [chosen, setConditions] = useState<Conditions>();
   const conditions = chosen ?? now;
@@ -72,7 +77,8 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
   const { mutate } = useSWRConfig();
 
   const check = model.data?.checks.find((c) => c.check.id === checkId)?.check;
-  const { value, error } = parse(check, typed);
+  const meant = check?.dimension === 'pressure' ? inGaugeUnit(typed, gaugeUnit) : typed;
+  const { value, error } = parse(check, meant);
   const own = problem?.key === draftKey + typed ? problem : undefined;
 
   async function send(confirmed: boolean) {
@@ -87,7 +93,7 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
     try {
       const sent = {
         checkId: check.id,
-        typed,
+        typed: meant,
         value,
         note,
         confirmed,
@@ -115,6 +121,8 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
   }
 
   return {
+    gaugeUnit,
+    setGaugeUnit,
     typed,
     setTyped: (text) => {
       if (typed === '') begun?.();
