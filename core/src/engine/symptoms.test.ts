@@ -4,7 +4,7 @@ import { CRANKED } from '../__tests__/crankMachines.ts';
 import { house, machine, noFire } from '../__tests__/machines.ts';
 import { SYMPTOMS, TRAIL_NAMES, type SymptomId } from '../schema/symptoms.ts';
 import type { MachineBody } from '../schema/machine.ts';
-import { trailBelief } from '../tracing/suspects.ts';
+import { trailBelief } from '../tracing/trailBelief.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { complaintElsewhere, complaintKey } from './complaint.ts';
 import { symptom } from './symptoms/index.ts';

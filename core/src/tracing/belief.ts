@@ -53,7 +53,7 @@ export class Weigher {
   constructor(model: Model) {
     this.model = model;
     this.sound = soundMembers(model);
-    this.checks = new Map(model.checks.map((c) => [c.id, c]));
+    this.checks = new Map([...model.checks, ...model.beyond].map((c) => [c.id, c]));
   }
 
   check(id: string): Check | undefined {

@@ -51,7 +51,10 @@ export interface Model {
   readonly plates: ReadonlyMap<string, Plate>;
   readonly faults: readonly ModelFault[];
   readonly repairs: ReadonlyMap<string, ModelRepair>;
+  /** Those that the shop's instruments allow: they are proposed. */
   readonly checks: readonly Check[];
+  /** Those for which an instrument is missing: never proposed, but a reading that somebody took is taken in. */
+  readonly beyond: readonly Check[];
   /** How often each trail lets an engine down, told here or not; sum 1. */
   readonly trailShares: Readonly<Record<TrailName, number>>;
   /** Of faults, by the pattern of the complaint; made when asked. */
@@ -122,12 +125,14 @@ export function buildModel(machine: MachineBody, house: House): Model {
       })),
   );
   const owned = new Set<string>(house.owns);
+  const all = checksOf(built);
   return {
     machine: built,
     plates,
     faults,
     repairs,
-    checks: checksOf(built).filter((c) => owned.has(c.instrument)),
+    checks: all.filter((c) => owned.has(c.instrument)),
+    beyond: all.filter((c) => !owned.has(c.instrument)),
     trailShares: trailShares(house),
     priors: new Map(),
   };

@@ -3,6 +3,7 @@ import type { Complaint, Conditions } from '../schema/job.ts';
 import type { Belief, Weigher, Weighed } from './belief.ts';
 import type { Cells } from './cells.ts';
 import { STRATA, type Ensemble } from './ensemble.ts';
+import { trailBelief } from './trailBelief.ts';
 import { shows } from './presence.ts';
 
 /** Hypotheses below this share cannot change which check is best. */
@@ -51,6 +52,8 @@ interface CountedRow {
 /** A belief laid out once, for all checks. */
 export interface Counted {
   readonly groups: readonly string[];
+  /** The trail that each group's first fault lies on, by number. */
+  readonly trails: readonly number[];
   readonly rows: readonly CountedRow[];
   readonly sound: Ensemble;
 }
@@ -60,11 +63,18 @@ const EVEN = new Float64Array(STRATA).fill(1 / STRATA);
 /** Pairs are counted only when they weigh something. */
 export function count(weigher: Weigher, belief: Belief, now: Conditions, complaint: Complaint): Counted {
   const groups = new Map<string, number>();
+  const trails = new Map<string, number>();
+  const trailOfGroup: number[] = [];
   const rows: CountedRow[] = [];
   for (const w of belief.weighed) {
     if (w.mass < (w.remaining.length > 1 ? NEGLIGIBLE_PAIR : NEGLIGIBLE)) continue;
     const name = repairGroup(w);
-    if (!groups.has(name)) groups.set(name, groups.size);
+    if (!groups.has(name)) {
+      const trail = w.elsewhere ?? w.remaining[0]?.trail ?? '';
+      if (!trails.has(trail)) trails.set(trail, trails.size);
+      trailOfGroup[groups.size] = trails.get(trail)!;
+      groups.set(name, groups.size);
+    }
     rows.push({
       group: groups.get(name)!,
       ensemble: weigher.ensemble(w.remaining),
@@ -73,12 +83,13 @@ export function count(weigher: Weigher, belief: Belief, now: Conditions, complai
       strata: w.remaining.length === w.faults.length ? w.strata : EVEN,
     });
   }
-  return { groups: [...groups.keys()], rows, sound: weigher.ensemble([]) };
+  return { groups: [...groups.keys()], trails: trailOfGroup, rows, sound: weigher.ensemble([]) };
 }
 
 /** Two accounts, each as likely as the other, to ask how well a check tells them apart. */
 export const countTwo = (one: Ensemble, other: Ensemble): Counted => ({
   groups: ['one', 'other'],
+  trails: [0, 1],
   sound: one,
   rows: [one, other].map((ensemble, group) => ({ group, ensemble, shows: 1, mass: 0.5, strata: EVEN })),
 });
@@ -129,23 +140,36 @@ const entropy = (values: Float64Array): number => {
 };
 
 /**
- * Expected information about the group, bits: Σ p log p over the table less rows and columns. Groups that would read
- * alike count as one, which changes nothing in the sum.
+ * Expected information, bits: Σ p log p over the table less rows and columns; about the repair, and about the trail it
+ * lies on. Groups that would read alike count as one, which changes nothing in the sum.
  */
-export function information(cells: Cells, counted: Counted, check: Check): number {
+function informs(cells: Cells, counted: Counted, check: Check): { bits: number; trailBits: number } {
   const { base, table, alike } = outcomes(cells, counted, check);
-  let lumped = 0;
   const rows: Float64Array[] = [];
+  const byTrail = new Map<number, Float64Array>();
+  let lumped = 0;
   table.forEach((row, g) => {
+    const trail = counted.trails[g]!;
+    let whole = byTrail.get(trail);
+    if (!whole) byTrail.set(trail, (whole = new Float64Array(base.length)));
+    if (alike[g]! > 0) add(whole, base, alike[g]!);
     if (!row) lumped += alike[g]!;
     else {
+      add(whole, row, 1);
       if (alike[g]! > 0) add(row, base, alike[g]!);
       rows.push(row);
     }
   });
-  if (rows.length === 0) return 0;
+  if (rows.length === 0) return { bits: 0, trailBits: 0 };
   if (lumped > 0) rows.push(base.map((p) => p * lumped));
-  const columns = new Float64Array(base.length);
+  return { bits: mutual(rows), trailBits: mutual([...byTrail.values()]) };
+}
+export const information = (cells: Cells, counted: Counted, check: Check): number =>
+  informs(cells, counted, check).bits;
+
+/** Information between the rows of a table and its columns, bits. */
+function mutual(rows: readonly Float64Array[]): number {
+  const columns = new Float64Array(rows[0]!.length);
   for (const row of rows) add(columns, row, 1);
   const total = columns.reduce((a, b) => a + b, 0);
   let bits = total * Math.log2(total) - entropy(columns);
@@ -156,6 +180,10 @@ export function information(cells: Cells, counted: Counted, check: Check): numbe
   return Math.max(0, bits / total);
 }
 
+/** While no trail holds so much of the belief, what parts the trails comes first: a bit about them counts so much more. */
+const TRAIL_FOUND = 0.6;
+const TRAIL_COUNTS = Number((globalThis as any).process?.env?.TC ?? 1);
+
 /** Every check that could still be done, by expected information per minute [4]. */
 export function rankChecks(
   weigher: Weigher,
@@ -165,15 +193,16 @@ export function rankChecks(
   excluded: ReadonlySet<string>,
 ): RankedCheck[] {
   const open = opened(belief, weigher);
+  const more = Math.max(...trailBelief(belief).map((t) => t.share)) < TRAIL_FOUND ? TRAIL_COUNTS : 0;
   return weigher.model.checks
     .filter((check) => !excluded.has(check.id))
     .map((check) => {
-      const bits = information(cells, counted, check);
+      const { bits, trailBits } = informs(cells, counted, check);
       return {
         check,
         bits,
         minutes: minutesOf(check, open),
-        bitsPerMinute: bits / minutesOf(check, open, OPENING_CHARGE),
+        bitsPerMinute: (bits + more * trailBits) / minutesOf(check, open, OPENING_CHARGE),
       };
     })
     .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);

@@ -2,8 +2,6 @@ import type { Check } from '../trails/checks.ts';
 import type { House } from '../schema/house.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
-import type { TrailName } from '../schema/symptoms.ts';
-import type { TrailShare } from './verdict.ts';
 import type { PlacedReading } from './events.ts';
 import { likelihood } from './likelihood.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
@@ -110,17 +108,6 @@ export function rankSuspects(
 /** Proven: readings have brought a station to a small part of what it was suspected of at first. */
 const PROVEN_BELOW = 0.01;
 const PROVEN_FALL = 0.2;
-
-/** Belief by trail, told or not, most first; of two faults each counts for its own. */
-export function trailBelief(belief: Belief): TrailShare[] {
-  const shares = new Map<TrailName, number>();
-  const add = (trail: TrailName, mass: number) => shares.set(trail, (shares.get(trail) ?? 0) + mass);
-  for (const w of belief.weighed) {
-    if (w.elsewhere) add(w.elsewhere, w.mass);
-    for (const f of w.remaining) add(f.trail, w.mass / w.remaining.length);
-  }
-  return [...shares].map(([trail, share]) => ({ trail, share })).sort((a, b) => b.share - a.share);
-}
 
 /** Belief by station. */
 export function stationShares(belief: Belief): Map<string, number> {

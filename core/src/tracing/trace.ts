@@ -17,11 +17,11 @@ import {
   rankSuspects,
   stationStates,
   strayReadings,
-  trailBelief,
   type StationState,
   type Stray,
   type Suspect,
 } from './suspects.ts';
+import { trailBelief } from './trailBelief.ts';
 import { judge, repairShares, type TrailShare, type Verdict } from './verdict.ts';
 
 export interface Trace {

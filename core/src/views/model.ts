@@ -35,7 +35,12 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
     repairs: repairsView(model),
     checks: wrong.length
       ? []
-      : model.checks.map((check) => ({ check: checkView(check), well: ruler(weigher, check, []).well })),
+      : [...model.checks, ...model.beyond].map((check, k) => ({
+          check: checkView(check),
+          well: ruler(weigher, check, []).well,
+          /** Whether the shop has what it takes. */
+          owned: k < model.checks.length,
+        })),
     balance: wrong.length ? null : (balanceOf(new Scene(model.machine, drawSound(model, MIDDLE))) ?? null),
     faults: model.faults.map((f) => ({
       id: f.id,

@@ -19,6 +19,8 @@ interface Props {
   isNext: boolean;
   /** In the prove-out nobody asks what a check would tell. */
   proving?: boolean;
+  /** Why it is not among those proposed. */
+  unproposed?: string;
   /** The last reading is still being taken in: another check may come. */
   busy?: boolean;
   entry: ReadingEntry;
@@ -30,11 +32,11 @@ interface Props {
 }
 
 /** Why this check: what it would tell for its minutes. */
-function why(rank: RankedView | undefined, isNext: boolean, proving: boolean): string {
+function why(rank: RankedView | undefined, isNext: boolean, proving: boolean, unproposed: string): string {
   if (proving) return 'Repeat it as it was done before.';
   if (rank?.whole) return 'Something was put right: before measuring on, ask the engine.';
   if (rank?.again) return 'Once more: leads that slip off look just like this.';
-  if (!rank) return 'Done before. A second reading counts as one more.';
+  if (!rank) return unproposed;
   const tells =
     rank.bits > 1
       ? 'splits the suspects well'
@@ -52,6 +54,7 @@ export function CheckCard({
   rank,
   isNext,
   proving = false,
+  unproposed = '',
   busy = false,
   entry,
   opened,
@@ -69,7 +72,7 @@ export function CheckCard({
       <div className="flex items-start gap-x-3">
         <div className="flex grow flex-wrap items-baseline gap-x-3">
           <h2 className="text-xl">{check.label}</h2>
-          <span className="text-[14px] text-soft">{why(rank, isNext, proving)}</span>
+          <span className="text-[14px] text-soft">{why(rank, isNext, proving, unproposed)}</span>
         </div>
         {yard && (
           <Link

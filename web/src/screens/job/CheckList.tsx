@@ -9,6 +9,7 @@ import { minutesWords } from '../../words/belief.ts';
 export function CheckList({
   heading,
   checks,
+  notOwned,
   trails,
   ranked,
   onChoose,
@@ -16,6 +17,8 @@ export function CheckList({
 }: {
   heading: string;
   checks: readonly CheckView[];
+  /** Checks whose instrument the shop does not have: a reading that somebody took can still be entered. */
+  notOwned: ReadonlySet<string>;
   trails: Trails;
   ranked: readonly RankedView[];
   onChoose: (checkId: string) => void;
@@ -42,7 +45,13 @@ export function CheckList({
                   <Button className="w-full !justify-start text-left" onClick={() => onChoose(c.id)}>
                     <span className="grow">{c.label}</span>
                     <span className="condensed shrink-0 text-[13px] text-soft">
-                      {rank ? minutesWords(rank.minutesNow) : c.running ? 'when it runs' : 'done'}
+                      {rank
+                        ? minutesWords(rank.minutesNow)
+                        : notOwned.has(c.id)
+                          ? `no ${c.instrument} here`
+                          : c.running
+                            ? 'when it runs'
+                            : 'done'}
                     </span>
                   </Button>
                 </li>

@@ -1,4 +1,4 @@
-import type { TrailName } from '@pondu/core';
+import type { JobEvent, ModelView, TrailName } from '@pondu/core';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
@@ -17,6 +17,16 @@ import { WavePanel } from './WavePanel.tsx';
 import { Suspects } from './Suspects.tsx';
 import { useReadingEntry } from './useReadingEntry.ts';
 import { VerdictBanner } from './VerdictBanner.tsx';
+
+/** Why a check that somebody opened is not among those proposed. */
+function unproposed(checkId: string, checks: ModelView['checks'], events: readonly JobEvent[]): string {
+  if (events.some((e) => e.type === 'reading' && e.reading.checkId === checkId))
+    return 'Done before. The same again tells that the leads had not slipped, and little more.';
+  const own = checks.find((c) => c.check.id === checkId);
+  if (own && !own.owned)
+    return `Not proposed: no ${own.check.instrument} here. A reading that was taken counts all the same.`;
+  return own?.check.running ? 'Not proposed: the engine has to run for it.' : 'Not proposed now.';
+}
 
 /** The tracing stage: trail map, next check with its ruler, suspects; the log below. */
 export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly?: boolean }) {
@@ -92,6 +102,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
                 ? 'All checks'
                 : `Checks at ${model.data.stations.find((s) => s.id === station)?.label ?? station}`
             }
+            notOwned={new Set(model.data.checks.filter((c) => !c.owned).map((c) => c.check.id))}
             checks={model.data.checks.map((c) => c.check).filter((c) => station === 'all' || c.station === station)}
             trails={model.data.trails}
             ranked={trace.data.ranked}
@@ -114,6 +125,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
             {...ruler.data}
             rank={trace.data.ranked.find((r) => r.id === chosen)}
             isNext={chosen === next}
+            unproposed={unproposed(chosen, model.data.checks, stored.events)}
             busy={trace.isLoading}
             yard={`/jobs/${stored.id}/yard?check=${chosen}`}
             entry={entry}
