@@ -118,3 +118,56 @@ describe('air and timing together', () => {
     expect(faults).toEqual([]);
   });
 });
+
+describe('the compression trail', () => {
+  it('runs on three: plugs laid side by side, a leaking valve is called, and the head comes off', async () => {
+    const { page, faults } = await openWindow(browser);
+    await go(page, '/jobs/coupe-3/trace');
+    await page.waitForSelector('ol[aria-label="Trail"]');
+    expect(await openTab(page)).toContain('Compression');
+    expect(await traceToVerdict(page, new Player('coupe', ['compression-exhaust-3.burnt'], 47), 30)).toBe(
+      'Enough: take the head off, grind or renew the valve',
+    );
+    expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Valves');
+    expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+
+  it('a round on one sheet: four figures in bar by tab, one of them nonsense, kept until it is right', async () => {
+    const { page, faults } = await openWindow(browser, { width: 390, height: 844 });
+    await go(page, '/jobs/coupe-3/trace?check=compression-1');
+    await page.waitForSelector('#reading');
+    await click(page, '[role=radio]', 'bar');
+    await click(page, 'summary', 'Compression, all at one go');
+    await page.focus('details input');
+    for (const text of ['10.1', '10,3', 'low', '9.9']) {
+      await page.keyboard.type(text);
+      await page.keyboard.press('Tab');
+    }
+    await click(page, 'button', 'Save the round');
+    await sees(page, 'cannot be read as a figure');
+    const held = () => page.$$eval('details input', (all) => all.map((i) => (i as HTMLInputElement).value));
+    await page.waitForFunction(() => (document.querySelector('details input') as HTMLInputElement).value === '');
+    expect(await held()).toEqual(['', '', 'low', '']);
+    await page.reload();
+    await page.waitForSelector('details[open] input');
+    expect(await held()).toEqual(['', '', 'low', '']);
+    const third = (await page.$$('details input'))[2]!;
+    await third.click({ count: 3 });
+    await page.keyboard.type('4.2');
+    expect(await page.$eval('details svg[role=img]', (e) => e.getAttribute('aria-label'))).toMatch(
+      /1: 10\.1 bar; 2: 10\.3 bar; 3: 4\.2 bar, out of its band; 4: 9\.9 bar/,
+    );
+    expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+  });
+
+  it('a twin that shakes is balanced, not renewed', async () => {
+    const { page, faults } = await openWindow(browser);
+    await go(page, '/jobs/twin-1/trace');
+    expect(await traceToVerdict(page, new Player('twin', ['air-balance.out'], 51), 30)).toBe(
+      'Enough: balance the carburettors',
+    );
+    expect(faults).toEqual([]);
+  });
+});

@@ -93,6 +93,8 @@ export interface Check {
   readonly cautions: readonly CautionId[];
   /** Asks the whole engine: trouble on another trail shows in it too. */
   readonly whole?: boolean;
+  /** Of several alike that are read in one round: what the round is called, and which this is. */
+  readonly beside?: { readonly what: string; readonly n: number };
   /** So many plugs lie side by side and are told one by one. */
   readonly plugs?: number;
   /** Done in the look stage, before any meter comes out. */

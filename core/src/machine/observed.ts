@@ -61,6 +61,8 @@ export interface Observables {
   /** Chance that its cylinders pull unlike one another at idle, each being sound; that it stumbles when it is opened up. */
   uneven: { at: undefined; value: number };
   hesitates: { at: undefined; value: number };
+  /** Chance that something in the cylinders glows on and lights the charge by itself. */
+  glows: { at: undefined; value: number };
   /** Degrees of the crank by which the valves open and shut late. */
   valvesLate: { at: undefined; value: number };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
@@ -102,6 +104,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   compression: () => 0.97,
   oil: () => 0,
   valvesLate: () => 0,
+  glows: () => 0,
   uneven: () => 0,
   hesitates: () => 0,
   fuelCut: () => 0,

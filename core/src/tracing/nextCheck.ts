@@ -182,7 +182,7 @@ function mutual(rows: readonly Float64Array[]): number {
 
 /** While no trail holds so much of the belief, what parts the trails comes first: a bit about them counts so much more. */
 const TRAIL_FOUND = 0.6;
-const TRAIL_COUNTS = Number((globalThis as any).process?.env?.TC ?? 1);
+const TRAIL_COUNTS = 2;
 
 /** Every check that could still be done, by expected information per minute [4]. */
 export function rankChecks(

@@ -29,6 +29,8 @@ export interface CheckView {
   instrumentLabel: string;
   dimension: Dimension | null;
   words: readonly string[];
+  /** Of several alike that are read in one round: what the round is called, and which this is. */
+  beside: { readonly what: string; readonly n: number } | null;
   /** So many plugs lie side by side and are told one by one; 0 where it is not about them. */
   plugs: number;
   /** Without what must be opened. */
@@ -104,6 +106,7 @@ export const checkView = (check: Check): CheckView => ({
   instrumentLabel: INSTRUMENTS[check.instrument].label,
   dimension: INSTRUMENTS[check.instrument].dimension ?? null,
   words: INSTRUMENTS[check.instrument].dimension ? [] : wordsOf(check),
+  beside: check.beside ?? null,
   plugs: check.plugs ?? 0,
   minutes: check.minutes,
   opens: check.opens,

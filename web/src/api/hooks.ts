@@ -48,9 +48,13 @@ export function useJob(id: string | undefined) {
 /** Writes to a job on the version that is on screen, and puts the answer in its place; without a signal it waits. */
 export function useJobWrites(stored: StoredJob) {
   const { mutate } = useSWRConfig();
+  // Several in a row each follow upon the one before.
+  let { version } = stored;
   return async (method: 'POST' | 'PATCH', path: string, body: Record<string, unknown>): Promise<void> => {
-    const sent = await outbox.enter({ jobId: stored.id, method, path, body, version: stored.version });
-    if (sent.state === 'sent') await mutate(`/jobs/${stored.id}`, sent.job, { revalidate: false });
+    const sent = await outbox.enter({ jobId: stored.id, method, path, body, version });
+    if (sent.state !== 'sent') return;
+    version = sent.job.version;
+    await mutate(`/jobs/${stored.id}`, sent.job, { revalidate: false });
   };
 }
 export type JobWrite = ReturnType<typeof useJobWrites>;

@@ -20,6 +20,9 @@ export const kicksBack: Symptom = {
 /** Knocks or pings as it pulls. */
 export const knocks: Symptom = {
   id: 'knocks',
-  likelihood: (scene) => 0.003 + 0.85 * logistic((scene.see('degreesOff', FAST) - KNOCKS_FROM) / 1.5),
+  likelihood: (scene) => {
+    const early = logistic((scene.see('degreesOff', FAST) - KNOCKS_FROM) / 1.5);
+    return 0.003 + 0.85 * Math.max(early, 0.5 * scene.see('glows', FAST));
+  },
   elsewhere: { timing: 0.35, fuel: 0.08, air: 0.06, compression: 0.06, spark: 0.02 },
 };

@@ -73,6 +73,26 @@ export const COMPRESSION_CAUSES: readonly Failing[] = [
     ],
   },
   {
+    of: [fails('combustion chambers', 'carbon')],
+    causes: [
+      lookedFor('short', 'Short trips, never hot', 'Ask how it is used.', 3),
+      {
+        id: 'oil',
+        label: 'Oil comes up',
+        faults: [fails('bores', 'worn'), fails('piston rings', 'worn')],
+        look: 'Plugs: are they oily?',
+        weight: 2,
+      },
+      {
+        id: 'rich',
+        label: 'It ran rich',
+        faults: [fails('choke', 'shut'), fails('idle mixture', 'rich'), fails('float', 'heavy')],
+        look: 'Plugs: are they black?',
+        weight: 2,
+      },
+    ],
+  },
+  {
     of: [fails('exhaust port', 'carbon')],
     causes: [lookedFor('oil', 'Too much oil, or the wrong one, in the fuel', 'Ask how it is mixed.', 4)],
   },

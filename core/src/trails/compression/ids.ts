@@ -4,5 +4,6 @@ export const GASKET = 'compression-gasket';
 export const CRANKCASE = 'compression-crankcase';
 export const REEDS = 'compression-reeds';
 export const PORT = 'compression-port';
+export const CHAMBERS = 'compression-chambers';
 /** Where the valves stand on the trail. */
 export const VALVES = 'compression-valves';

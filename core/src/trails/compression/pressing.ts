@@ -5,8 +5,9 @@ import { idOf } from '../../machine/numbered.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { PartParams } from '../../machine/part.ts';
 import { CRANKING } from '../../machine/state.ts';
+import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
-import { BORES, CRANKCASE, GASKET, PORT, REEDS } from './ids.ts';
+import { BORES, CHAMBERS, CRANKCASE, GASKET, PORT, REEDS } from './ids.ts';
 
 export const RINGS = 'compression-rings';
 export const EXHAUST = 'compression-exhaust';
@@ -73,7 +74,11 @@ export const worstOf = ({ machine: { fit }, params }: Known): number => {
 const leaned = (fit: Fit, p: MachineParams): number =>
   1 / (1 + (0.5 * lets(p[CRANKCASE])) / idleHole(fit.litres, idleRpm(fit)));
 
+/** From so much carbon on it glows. */
+const GLOWS_FROM = 0.8;
+
 export const compressionOffers: Offers = {
+  glows: ({ params }) => logistic(((params[CHAMBERS]?.['carbon'] ?? 0) - GLOWS_FROM) / 0.06),
   compression: (scene, _state, { cylinder }) => gaugeOf(scene, cylinder) / tight(scene.machine.fit),
   oil: (scene, _state, { cylinder }) =>
     Math.max(...[idOf(RINGS, cylinder), BORES].map((id) => scene.params[id]!['oil'] ?? 0)),

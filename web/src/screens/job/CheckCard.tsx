@@ -29,6 +29,8 @@ interface Props {
   onChoose: (checkId: string) => void;
   /** Where the same check stands in large figures. */
   yard?: string;
+  /** What belongs to the same round. */
+  children?: React.ReactNode;
 }
 
 /** Why this check: what it would tell for its minutes. */
@@ -61,6 +63,7 @@ export function CheckCard({
   alternatives,
   onChoose,
   yard,
+  children,
 }: Props) {
   const [understood, understand] = useUnderstood(check.cautions);
   const toOpen = check.opens.filter((o) => !opened.includes(o));
@@ -183,6 +186,7 @@ export function CheckCard({
         )}
         <ConditionsRow entry={entry} />
       </form>
+      {children}
     </section>
   );
 }

@@ -11,6 +11,7 @@ import { CheckList } from './CheckList.tsx';
 import { nowOf } from './jobInput.ts';
 import { Log } from './Log.tsx';
 import type { JobPlace } from './place.ts';
+import { RoundSheet } from './RoundSheet.tsx';
 import { SoakPanel } from './SoakPanel.tsx';
 import { MinutesPanel } from './MinutesPanel.tsx';
 import { WavePanel } from './WavePanel.tsx';
@@ -80,6 +81,8 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   if (!trace.data || !model.data) return <Loading what="Working out what each check should read" />;
   const before = entry.previewInput && preview.data && !preview.isLoading ? trace.data : undefined;
   const shown = before ? preview.data! : trace.data;
+  const beside = model.data.checks.find((c) => c.check.id === chosen)?.check.beside?.what;
+  const round = beside ? model.data.checks.filter((c) => c.check.beside?.what === beside) : [];
   return (
     <div className="grid gap-3 p-2 sm:p-3 lg:grid-cols-[minmax(0,1fr)_360px]">
       <section aria-label="Trail map" className="card min-w-0 px-2 pt-1 pb-1.5 lg:col-span-2">
@@ -132,7 +135,17 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
             opened={trace.data.opened}
             alternatives={ranked.filter((r) => r.id !== chosen).slice(0, 2)}
             onChoose={choose}
-          />
+          >
+            {round.length > 1 && (
+              <RoundSheet
+                key={round[0]!.check.id}
+                stored={stored}
+                round={round}
+                now={entry.conditions}
+                gaugeUnit={entry.gaugeUnit}
+              />
+            )}
+          </CheckCard>
         ) : ruler.error ? (
           <Failed error={ruler.error} />
         ) : (

@@ -1,5 +1,6 @@
 import type { CheckMaker } from '../../../machine/check.ts';
 import { compressionGauge, leakDownChecks } from './gauge.ts';
+import { glowing } from './glowing.ts';
 import { around, clearances, dieselDrop, listen } from './looked.ts';
 
 /** Checks of the compression trail, in the order in which one walks it. */
@@ -10,4 +11,5 @@ export const COMPRESSION_CHECKS: readonly CheckMaker[] = [
   compressionGauge,
   clearances,
   leakDownChecks,
+  glowing,
 ];

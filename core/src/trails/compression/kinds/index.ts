@@ -2,7 +2,7 @@ import { numbered } from '../../../machine/numbered.ts';
 import type { PartInstance } from '../../../machine/part.ts';
 import type { Station, TrailKind } from '../../../machine/trail.ts';
 import type { Fit } from '../../../schema/fit.ts';
-import { BORES, CRANKCASE, GASKET, PORT, REEDS, VALVES } from '../ids.ts';
+import { BORES, CHAMBERS, CRANKCASE, GASKET, PORT, REEDS, VALVES } from '../ids.ts';
 import { COMPRESSION_PARTS as PARTS } from '../parts/index.ts';
 import { compressionOffers, EXHAUST, INTAKE, RINGS, twoStrokeOffers } from '../pressing.ts';
 
@@ -54,6 +54,7 @@ const STATIONS = {
   bores: { id: BORES, label: 'Rings and bores', picture: 'piston' },
   valves: { id: VALVES, label: 'Valves', picture: 'valve' },
   gasket: { id: GASKET, label: 'Head gasket', picture: 'clamp' },
+  chambers: { id: CHAMBERS, label: 'Chambers', picture: 'cap' },
   crankcase: { id: CRANKCASE, label: 'Crankcase seals', picture: 'box' },
   reeds: { id: REEDS, label: 'Reed valve', picture: 'valve' },
   port: { id: PORT, label: 'Exhaust port', picture: 'tank' },
@@ -66,12 +67,14 @@ const fourStroke: TrailKind = {
   build: (fit) => ({
     id: 'compression',
     kind: 'four-stroke',
-    stations: [STATIONS.bores, STATIONS.valves, STATIONS.gasket],
+    stations: [STATIONS.bores, STATIONS.valves, STATIONS.gasket, ...(fit.spark ? [STATIONS.chambers] : [])],
     parts: [
       ...bottom(fit),
       ...each(fit, EXHAUST, VALVES, 'Exhaust valve', 'Exhaust valves', PARTS.exhaust),
       ...each(fit, INTAKE, VALVES, 'Inlet valve', 'Inlet valves', PARTS.intake),
       joint(fit),
+      // What lights itself anyway has nothing to glow too soon.
+      ...(fit.spark ? [one(CHAMBERS, 'Combustion chambers', PARTS.chambers)] : []),
     ],
     nodeNames: {},
     offers: compressionOffers,

@@ -124,6 +124,32 @@ const gasket: PartKind = {
   elements: () => [],
 };
 
+/** What has built up on pistons and head. */
+const chambers: PartKind = {
+  kind: 'combustion chambers',
+  plates: [
+    {
+      id: 'carbon',
+      label: 'Carbon in them, of what glows',
+      dimension: 'ratio',
+      typical: () => ({ low: 0, high: 0.3 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'decoke', label: 'Head off: scrape the chambers clean', minutes: 300, money: 55 }],
+  faults: [
+    {
+      id: 'carbon',
+      label: 'thick with carbon that glows',
+      weight: 1,
+      repair: 'decoke',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, carbon: between(1.1, 2, s) }),
+    },
+  ],
+  elements: () => [],
+};
+
 /** Seals of a two-stroke's crankcase: what is drawn in beside the carburettor. */
 const crankcase: PartKind = {
   kind: 'crankcase',
@@ -171,4 +197,4 @@ const port: PartKind = {
 };
 
 /** Parts that only the compression trail has. */
-export const COMPRESSION_PARTS = { rings, bores, exhaust, intake, gasket, crankcase, reeds, port };
+export const COMPRESSION_PARTS = { rings, bores, exhaust, intake, gasket, chambers, crankcase, reeds, port };

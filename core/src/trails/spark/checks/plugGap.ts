@@ -5,6 +5,7 @@ import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 export const plugGap: CheckMaker = (machine) =>
   Array.from({ length: machine.fit.cylinders }, (_, i) => ({
     id: `plug-${i + 1}-gap`,
+    beside: { what: 'Plug gaps', n: i + 1 },
     station: 'plugs',
     label: `Plug ${i + 1} gap`,
     set: 'This plug out, its hole covered.',

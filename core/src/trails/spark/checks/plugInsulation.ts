@@ -5,6 +5,7 @@ import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 export const plugInsulation: CheckMaker = (machine) =>
   Array.from({ length: machine.fit.cylinders }, (_, i) => ({
     id: `plug-${i + 1}-ohms`,
+    beside: { what: 'Plug insulators', n: i + 1 },
     station: 'plugs',
     label: `Plug ${i + 1} insulator, ohms`,
     set: 'Key off, lead off the plug.',

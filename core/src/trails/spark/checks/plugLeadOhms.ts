@@ -5,6 +5,7 @@ import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 export const plugLeadOhms: CheckMaker = (machine) =>
   Array.from({ length: machine.fit.cylinders }, (_, i) => ({
     id: `lead-${i + 1}-ohms`,
+    beside: { what: 'Plug leads', n: i + 1 },
     station: 'plug-leads',
     label: `Plug lead ${i + 1} resistance`,
     set: 'Lead off at both ends.',
