@@ -1,0 +1,74 @@
+import { describe } from 'vitest';
+import { CRANKED } from '../../../__tests__/crankMachines.ts';
+import { OL, readsAsInTheTrade, type TradeRow } from '../../../__tests__/tradeTable.ts';
+
+const of = (kind: string, rows: readonly TradeRow[]) => describe(kind, () => readsAsInTheTrade(CRANKED[kind]!, rows));
+const OPEN = [OL, Infinity] as const;
+const NOTHING = [-0.05, 0.3] as const;
+
+of('relay and an interlock, with breaker points', [
+  ['crank-listen', undefined, 'turns well'],
+  ['crank-listen', 'battery.flat', 'turns slowly'],
+  ['crank-listen', 'start-switch.dead', 'nothing'],
+  ['crank-listen', 'interlock-1.open', 'nothing'],
+  ['crank-listen', 'starter-solenoid.burnt', 'clicks once'],
+  ['crank-listen', 'starter-drive.slips', 'spins free'],
+  ['crank-listen', 'engine.locked', 'clicks once'],
+  ['crank-lamps', undefined, 'stay bright'],
+  ['crank-lamps', 'start-switch.dead', 'stay bright'],
+  ['crank-lamps', 'engine.locked', 'go dim'],
+  ['crank-hot-joints', undefined, 'none hot'],
+  ['crank-hot-joints', 'live-clamp.corroded', 'clamp hot'],
+  ['crank-cable-drop', undefined, [0, 0.5]],
+  ['crank-cable-drop', 'starter-cable.corroded', [0.5, 11]],
+  ['crank-contacts-drop', undefined, [0, 0.4]],
+  ['crank-contacts-drop', 'starter-solenoid.burnt', [0.5, 13]],
+  ['crank-motor-volts', undefined, [8.5, 12]],
+  ['crank-motor-volts', 'start-switch.dead', NOTHING],
+  ['crank-small-terminal', undefined, [8, 12.5]],
+  ['crank-small-terminal', 'start-relay.contact', [-0.05, 3]],
+  ['crank-small-terminal', 'start-wire.broken', NOTHING],
+  ['crank-switch-out', undefined, [8, 12.8]],
+  ['crank-switch-out', 'start-switch.dead', NOTHING],
+  // Read across it: nothing while it is shut, the battery's volts while it is open.
+  ['crank-interlock-1', undefined, [0, 0.3]],
+  ['crank-interlock-1', 'interlock-1.open', [8, 13]],
+  ['crank-relay-drop', 'start-relay.contact', [8, 13]],
+  ['crank-amps', undefined, [60, 300]],
+  ['crank-amps', 'starter-solenoid.burnt', [-1, 120]],
+  ['crank-rpm', undefined, [120, 400]],
+  ['crank-rpm', 'start-switch.dead', [0, 5]],
+  ['crank-rpm', 'starter-motor.shorted', [0, 130]],
+  ['crank-pull-ohms', 'starter-solenoid.pull-open', OPEN],
+  ['crank-hold-ohms', 'starter-solenoid.hold-open', OPEN],
+  ['crank-by-hand', undefined, 'as usual'],
+  ['crank-by-hand', 'engine.locked', 'stops dead'],
+  ['crank-by-hand', 'engine.stiff', 'stiff all round'],
+  ['crank-starter-out', undefined, 'sound'],
+  ['crank-starter-out', 'starter-motor.brushes', 'brushes worn'],
+  ['crank-starter-out', 'starter-drive.slips', 'drive slips'],
+  ['crank-starter-out', 'starter-drive.teeth', 'teeth gone'],
+  ['crank-jump', 'start-switch.dead', 'turns well'],
+  ['crank-jump', 'starter-solenoid.burnt', 'clicks once'],
+  ['battery-rest', undefined, [12.2, 12.9]],
+]);
+
+// Six volts: half of everything but the amperes.
+of('its own solenoid, six volts, positive earth', [
+  ['crank-listen', undefined, 'turns well'],
+  ['crank-motor-volts', undefined, [3.8, 6.2]],
+  ['crank-amps', undefined, [80, 600]],
+  ['crank-cable-drop', 'starter-cable.corroded', [0.2, 6]],
+]);
+
+of('an intake heater on a shared feed', [
+  ['crank-feed-drop', undefined, [0, 0.6]],
+  ['crank-feed-drop', 'shared-feed.corroded', [0.8, 12]],
+  ['crank-listen', 'shared-feed.broken', 'nothing'],
+]);
+
+of('a cord, with a flywheel magneto', [
+  ['crank-cord', undefined, 'sound'],
+  ['crank-cord', 'hand-start.broken', 'cord or spring gone'],
+  ['crank-cord', 'hand-start.pawls', 'pawls do not catch'],
+]);
