@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { house, machine } from './machines.ts';
 import { KINDS } from './kinds.ts';
-import { sparkWords } from '../instruments/index.ts';
+import { INSTRUMENTS, sparkWords } from '../instruments/index.ts';
+import { MEMBERS } from '../tracing/ensemble.ts';
 import { Scene } from '../machine/scene.ts';
 import { follow } from '../practice/follow.ts';
 import { HiddenMachine } from '../practice/hiddenMachine.ts';
@@ -79,8 +80,30 @@ export function comesOut(tracer: Tracer, fault: ModelFault): void {
   );
 }
 
+/** No check shows anything but a figure or chances of words that sum to one, whatever has failed and how badly. */
+export function showsFigures({ model, weigher }: Tracer): void {
+  for (const fault of model.faults)
+    for (const member of [0, MEMBERS - 1]) {
+      const scene = weigher.ensemble([fault]).scene(member);
+      for (const check of [...model.checks, ...model.beyond]) {
+        const seen = INSTRUMENTS[check.instrument].observe(scene, check);
+        const where = `${check.id} with ${fault.id}`;
+        if (seen.kind === 'number') expect(seen.value, where).not.toBeNaN();
+        else {
+          expect(
+            Object.values(seen.shares).reduce((a, b) => a + b, 0),
+            where,
+          ).toBeCloseTo(1, 6);
+          expect(Math.min(...Object.values(seen.shares)), where).toBeGreaterThanOrEqual(0);
+        }
+      }
+    }
+}
+
 /** Every check has a sound answer, every part a station, and every node that is probed is named in words. */
-export function answersWhenSound({ model, weigher }: Tracer): void {
+export function answersWhenSound(tracer: Tracer): void {
+  const { model, weigher } = tracer;
+  showsFigures(tracer);
   const stations = new Set(model.machine.stations.map((s) => s.id));
   for (const part of model.machine.parts) expect(stations, part.id).toContain(part.station);
   for (const check of model.checks) {

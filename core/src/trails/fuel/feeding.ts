@@ -40,8 +40,9 @@ export const pressureAt = ({ head, pump, pumpOhms, before, after }: Feed, flow: 
   flow > 0
     ? Math.max(-60e3, head + pump - pumpOhms * flow - losses([...before, ...after.slice(0, -1)]) * flow ** 2)
     : head + pump;
-export const suctionAt = ({ head, before }: Feed, flow: number): number =>
-  Math.max(-60e3, head - losses(before) * flow ** 2);
+/** Where nothing flows a pump pulls as hard as it can against what is blocked; one that is dry pulls air. */
+export const suctionAt = ({ head, pump, before }: Feed, flow: number): number =>
+  Math.max(-60e3, flow > 0 ? head - losses(before) * flow ** 2 : -pump);
 
 /** Litres an hour for each litre of swept volume: at idle, fast without a load, at full load (300 g/kWh) [1]. */
 const DRINKS = { crank: 0.25, idle: 0.55, fast: 2.2, full: 9 } as const;

@@ -50,9 +50,9 @@ export const needle: CheckMaker = (machine) =>
             const off = logistic((0.88 - rich) / 0.025) + logistic((rich - 1.3) / 0.05);
             const sways = (1 - beats) * 0.88 * Math.min(1, Math.max(off, scene.see('uneven', IDLE), 1 - running));
             return {
-              still: Math.max(0.02, 0.96 - beats - sways),
-              'falls at every beat': 0.02 + 0.96 * beats,
-              'sways slowly': 0.02 + 0.96 * sways,
+              still: 0.96 - 0.94 * (beats + sways),
+              'falls at every beat': 0.02 + 0.94 * beats,
+              'sways slowly': 0.02 + 0.94 * sways,
             };
           },
         ),

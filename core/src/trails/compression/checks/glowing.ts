@@ -33,9 +33,9 @@ export const glowing: CheckMaker = (machine) =>
             const glows = scene.see('glows', JUST_OFF);
             const fed = (1 - howItRuns(scene, JUST_OFF).allDead) * (1 - glows);
             return {
-              'goes on unevenly': 0.02 + 0.9 * glows,
+              'goes on unevenly': 0.02 + 0.94 * glows,
               'stops now': 0.02 + 0.94 * fed,
-              'it stopped with the key': Math.max(0.02, 0.96 - 0.9 * glows - 0.94 * fed),
+              'it stopped with the key': 0.96 - 0.94 * (glows + fed),
             };
           },
         ),
