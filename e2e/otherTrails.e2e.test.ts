@@ -137,8 +137,9 @@ describe('the compression trail', () => {
     const { page, faults } = await openWindow(browser, { width: 390, height: 844 });
     await go(page, '/jobs/coupe-3/trace?check=compression-1');
     await page.waitForSelector('#reading');
-    await click(page, '[role=radio]', 'bar');
-    await click(page, 'summary', 'Compression, all at one go');
+    await click(page, 'radio', 'bar');
+    await page.focus('details:has(input) summary');
+    await page.keyboard.press('Enter');
     await page.focus('details input');
     for (const text of ['10.1', '10,3', 'low', '9.9']) {
       await page.keyboard.type(text);

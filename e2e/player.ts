@@ -94,7 +94,7 @@ async function layPlugs(page: Page, word: string, plugs: number): Promise<void> 
   const some: PlugLook[] = Array.from({ length: plugs }, (_, i) => (i < 2 ? 'wet or sooty' : 'dry'));
   const looks = looksOf(word, plugs) ?? some;
   const look = looks.find((l) => l !== 'dry') ?? 'dry';
-  await click(page, '[data-reading] [role=radio]', look);
+  await click(page, 'radio', look);
   for (const [k, own] of looks.entries()) {
     const plug = await page.waitForSelector(`[data-reading] button[aria-label^="Plug ${k + 1}:"]`);
     const now = await plug!.evaluate((b) => b.getAttribute('aria-label')!.split(': ')[1]);

@@ -42,7 +42,7 @@ export function GaugeFace({
   const at = (radius: number, a: number) => [radius * Math.sin(a), -radius * Math.cos(a)] as const;
   return (
     <div className="flex flex-wrap items-center gap-4">
-      <svg role="img" aria-label={label} viewBox="-105 -100 210 165" className="w-full max-w-[300px]">
+      <svg role="img" aria-label={label} viewBox="-125 -100 250 165" className="w-full max-w-[300px]">
         <path d={ring(RADIUS - 3, RADIUS, FROM, TO)} fill="var(--soft)" />
         <path
           d={ring(RADIUS - 16, RADIUS - 4, angle(ruler.well.low), angle(ruler.well.high))}

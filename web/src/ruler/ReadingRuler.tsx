@@ -1,4 +1,4 @@
-import { formatBand, formatQuantity, type Landing, type Ruler } from '@pondu/core';
+import { formatBand, formatQuantity, toRuler, type Landing, type Ruler } from '@pondu/core';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { rulerScale } from './scale.ts';
 
@@ -8,6 +8,19 @@ const BAND = 26;
 /** Mean width of a letter of a label, pixels. */
 const LETTER = 6.4;
 
+/** Ends nearer to the band's than this share of its width are the same. */
+const ALIKE = 0.12;
+/** So near an end of the ruler a label would be cut off if it stood in the middle. */
+const EDGE = 34;
+
+/** Whether a suspect would land where a sound machine does: no reading here tells them apart. */
+function likeWell({ well, dimension }: Ruler, s: Landing): boolean {
+  if (well.openShare === 1 || s.openShare > 0) return well.openShare === s.openShare;
+  const at = (v: number) => toRuler(v, dimension!);
+  const wide = Math.max(at(well.high) - at(well.low), 1e-9);
+  return Math.abs(at(s.low) - at(well.low)) < ALIKE * wide && Math.abs(at(s.high) - at(well.high)) < ALIKE * wide;
+}
+
 const inWords = (l: Landing, ruler: Ruler): string => {
   if (l.openShare === 1) return 'OL';
   const band = formatBand(l.low, l.high, ruler.dimension!);
@@ -15,7 +28,9 @@ const inWords = (l: Landing, ruler: Ruler): string => {
 };
 
 /** One scale: the band when all is well, where each leading suspect would land, and the reading as it is typed. */
-export function ReadingRuler({ ruler, reading }: { ruler: Ruler; reading: number | undefined }) {
+export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading: number | undefined }) {
+  const asWell = whole.suspects.filter((s) => likeWell(whole, s));
+  const ruler = { ...whole, suspects: whole.suspects.filter((s) => !asWell.includes(s)) };
   const box = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(600);
   useLayoutEffect(() => {
@@ -33,7 +48,7 @@ export function ReadingRuler({ ruler, reading }: { ruler: Ruler; reading: number
     l.high === Infinity && l.openShare < 1 ? x(finiteHigh(l)) : x(l.high),
   ];
   const finiteHigh = (l: Landing) => (Number.isFinite(l.high) ? l.high : l.low * 3);
-  const summary = `When well ${inWords(ruler.well, ruler)}. ${ruler.suspects.map((s) => `${s.label}: ${inWords(s, ruler)}`).join('. ')}.`;
+  const summary = `When well ${inWords(ruler.well, ruler)}. ${whole.suspects.map((s) => `${s.label}: ${inWords(s, ruler)}`).join('. ')}.`;
   return (
     <div ref={box} className="overflow-x-clip">
       <svg
@@ -46,7 +61,12 @@ export function ReadingRuler({ ruler, reading }: { ruler: Ruler; reading: number
         {ticks.map((t) => (
           <g key={t} transform={`translate(${x(t)},0)`}>
             <line y1={18} y2={height} stroke="var(--rule)" />
-            <text y={13} textAnchor="middle" fontSize="12.5" fill="var(--soft)">
+            <text
+              y={13}
+              textAnchor={x(t) < EDGE ? 'start' : x(t) > width - EDGE ? 'end' : 'middle'}
+              fontSize="12.5"
+              fill="var(--soft)"
+            >
               {formatQuantity(t, dimension, { significant: 2 })}
             </text>
           </g>
@@ -81,6 +101,9 @@ export function ReadingRuler({ ruler, reading }: { ruler: Ruler; reading: number
           <Marker at={x(reading)} height={height} text={formatQuantity(reading, dimension)} width={width} />
         )}
       </svg>
+      {asWell.length > 0 && (
+        <p className="condensed text-[13.5px] text-soft">As when well: {asWell.map((s) => s.label).join(' · ')}</p>
+      )}
     </div>
   );
 }

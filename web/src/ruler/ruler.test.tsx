@@ -184,3 +184,15 @@ describe('plugs laid side by side', () => {
     expect(screen.getByRole('status').textContent).toMatch(/what strikes most/);
   });
 });
+
+describe('suspects that no reading here tells from a sound machine', () => {
+  it('are gathered into one line; the others keep their bars, and all are said', () => {
+    const ruler: Ruler = { ...volts, suspects: [landing('cap tracked', 5.52, 6.48), ...volts.suspects] };
+    const { container } = render(<ReadingRuler ruler={ruler} reading={undefined} />);
+    expect(screen.getByText('As when well: cap tracked')).toBeTruthy();
+    const bars = [...container.querySelectorAll('svg text')].map((t) => t.textContent);
+    expect(bars).toContain('points burnt');
+    expect(bars).not.toContain('cap tracked');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('cap tracked');
+  });
+});

@@ -2,6 +2,7 @@ import { formatQuantity, type House, type MachineBody, type Slow, type SuspectVi
 import { useState } from 'react';
 import { useMinutes } from '../../tracer/useTracer.ts';
 import { SelectField } from '../../ui/Field.tsx';
+import { Folded } from '../../ui/Folded.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { TwoLines, type Curve } from '../../ui/TwoLines.tsx';
 
@@ -19,12 +20,13 @@ interface Props {
 export function MinutesPanel({ machine, house, suspects }: Props) {
   const [open, setOpen] = useState(false);
   return (
-    <details className="card p-3 lg:col-span-2" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="flex min-h-12 cursor-pointer items-center text-lg font-semibold">
-        Over the minutes: pressure, well and with a suspect
-      </summary>
+    <Folded
+      name="Over the minutes: pressure, well and with a suspect"
+      className="card p-3 lg:col-span-2"
+      onToggle={setOpen}
+    >
       {open && <Minutes machine={machine} house={house} suspects={suspects} />}
-    </details>
+    </Folded>
   );
 }
 

@@ -7,6 +7,7 @@ import { useDraft } from '../../draft/useDraft.ts';
 import { BesideBars } from '../../ruler/BesideBars.tsx';
 import { inGaugeUnit, type GaugeUnit } from '../../ruler/gaugeUnit.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Folded } from '../../ui/Folded.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { failureWords, placeholder } from '../../words/failures.ts';
 
@@ -74,8 +75,11 @@ export function RoundSheet({ stored, round, now, gaugeUnit }: Props) {
   }
 
   return (
-    <details className="rounded-lg border border-rule p-2" open={Object.keys(typed).length > 0 || undefined}>
-      <summary className="flex min-h-12 cursor-pointer items-center font-semibold">{what}, all at one go</summary>
+    <Folded
+      name={`${what}, all at one go`}
+      className="rounded-lg border border-rule p-2"
+      open={Object.keys(typed).length > 0}
+    >
       <form
         className="grid gap-3"
         onSubmit={(e) => {
@@ -104,6 +108,6 @@ export function RoundSheet({ stored, round, now, gaugeUnit }: Props) {
           {saving ? 'Saving…' : 'Save the round'}
         </Button>
       </form>
-    </details>
+    </Folded>
   );
 }

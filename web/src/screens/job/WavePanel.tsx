@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useWaves } from '../../tracer/useTracer.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField } from '../../ui/Field.tsx';
+import { Folded } from '../../ui/Folded.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { TwoLines } from '../../ui/TwoLines.tsx';
 
@@ -24,12 +25,9 @@ interface Props {
 export function WavePanel({ machine, house, suspects }: Props) {
   const [open, setOpen] = useState(false);
   return (
-    <details className="card p-3 lg:col-span-2" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="flex min-h-12 cursor-pointer items-center text-lg font-semibold">
-        Waveforms: one firing, well and with a suspect
-      </summary>
+    <Folded name="Waveforms: one firing, well and with a suspect" className="card p-3 lg:col-span-2" onToggle={setOpen}>
       {open && <Waves machine={machine} house={house} suspects={suspects} />}
-    </details>
+    </Folded>
   );
 }
 
