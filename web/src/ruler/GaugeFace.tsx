@@ -87,7 +87,9 @@ export function GaugeFace({
       </svg>
       <div className="grid gap-2">
         <Choice label="Gauge in" value={unit} options={OPTIONS} onChange={setUnit} />
-        <p className="text-[13px] text-soft">Type with its unit: 6 inHg, 3 psi. Below nothing is vacuum.</p>
+        <p className="text-[13px] text-soft">
+          A bare number is in this unit; others with theirs, such as 3 psi. Below nothing is vacuum.
+        </p>
       </div>
     </div>
   );
