@@ -103,7 +103,7 @@ describe('air and timing together', () => {
     const { page, faults } = await openWindow(browser);
     const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 34);
     await go(page, '/jobs/coupe-2/trace');
-    expect(await traceToVerdict(page, player)).toBe('Enough: renew the gasket of carburettor or manifold');
+    expect(await traceToVerdict(page, player, 30)).toBe('Enough: renew the gasket of carburettor or manifold');
     await click(page, 'link', 'Repair it');
     await click(page, 'button', 'Write down the repair');
     await sees(page, 'Done so far');
