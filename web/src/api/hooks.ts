@@ -48,13 +48,17 @@ export function useJob(id: string | undefined) {
 /** Writes to a job on the version that is on screen, and puts the answer in its place; without a signal it waits. */
 export function useJobWrites(stored: StoredJob) {
   const { mutate } = useSWRConfig();
-  // Several in a row each follow upon the one before.
-  let { version } = stored;
-  return async (method: 'POST' | 'PATCH', path: string, body: Record<string, unknown>): Promise<void> => {
+  /** Gives the version that the job has after it: the next of several in a row follows upon that. */
+  return async (
+    method: 'POST' | 'PATCH',
+    path: string,
+    body: Record<string, unknown>,
+    version = stored.version,
+  ): Promise<number> => {
     const sent = await outbox.enter({ jobId: stored.id, method, path, body, version });
-    if (sent.state !== 'sent') return;
-    version = sent.job.version;
+    if (sent.state !== 'sent') return version;
     await mutate(`/jobs/${stored.id}`, sent.job, { revalidate: false });
+    return sent.job.version;
   };
 }
 export type JobWrite = ReturnType<typeof useJobWrites>;

@@ -51,6 +51,7 @@ export function RoundSheet({ stored, round, now, gaugeUnit }: Props) {
   async function save() {
     const wrong: Record<string, string> = {};
     const kept: Record<string, string> = {};
+    let { version } = stored;
     setSaving(true);
     for (const { check } of round) {
       if (!(typed[check.id] ?? '').trim()) continue;
@@ -58,7 +59,7 @@ export function RoundSheet({ stored, round, now, gaugeUnit }: Props) {
       if (found.ok) {
         try {
           const sent = { checkId: check.id, typed: meant(check.id), value: found.value, note: '', ...now };
-          await write('POST', '/readings', { ...sent, confirmed: errors[check.id] !== undefined });
+          version = await write('POST', '/readings', { ...sent, confirmed: errors[check.id] !== undefined }, version);
           continue;
         } catch (caught) {
           const refusal = problemOf(caught);
