@@ -11,7 +11,7 @@ export default defineConfig({
           include: ['server/__tests__/**/*.test.ts'],
           environment: 'node',
           pool: 'forks',
-          testTimeout: 20_000,
+          testTimeout: 60_000,
         },
       },
       { test: { name: 'web', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom', testTimeout: 30_000 } },
