@@ -1,10 +1,20 @@
 import { defineConfig } from 'vitest/config';
 
+/** Two files at a time, but those that drive a browser or a server of their own one after the other, last. */
 export default defineConfig({
   test: {
+    maxWorkers: 2,
     reporters: ['default', './scripts/lib/summaryReporter.ts'],
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
+      {
+        test: {
+          name: 'core',
+          include: ['core/src/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 60_000,
+          sequence: { groupOrder: 0 },
+        },
+      },
       {
         test: {
           name: 'server',
@@ -12,9 +22,19 @@ export default defineConfig({
           environment: 'node',
           pool: 'forks',
           testTimeout: 60_000,
+          fileParallelism: false,
+          sequence: { groupOrder: 1 },
         },
       },
-      { test: { name: 'web', include: ['web/src/**/*.test.{ts,tsx}'], environment: 'jsdom', testTimeout: 30_000 } },
+      {
+        test: {
+          name: 'web',
+          include: ['web/src/**/*.test.{ts,tsx}'],
+          environment: 'jsdom',
+          testTimeout: 30_000,
+          sequence: { groupOrder: 0 },
+        },
+      },
       {
         test: {
           name: 'e2e',
@@ -22,6 +42,7 @@ export default defineConfig({
           environment: 'node',
           globalSetup: ['e2e/globalSetup.ts'],
           fileParallelism: false,
+          sequence: { groupOrder: 2 },
           testTimeout: 90_000,
           hookTimeout: 60_000,
         },

@@ -140,32 +140,38 @@ const entropy = (values: Float64Array): number => {
 };
 
 /**
- * Expected information, bits: Σ p log p over the table less rows and columns; about the repair, and about the trail it
- * lies on. Groups that would read alike count as one, which changes nothing in the sum.
+ * Expected information about the group, bits: Σ p log p over the table less rows and columns. Groups that would read
+ * alike count as one, which changes nothing in the sum.
  */
-function informs(cells: Cells, counted: Counted, check: Check): { bits: number; trailBits: number } {
-  const { base, table, alike } = outcomes(cells, counted, check);
+function aboutGroups({ base, table, alike }: ReturnType<typeof outcomes>): number {
   const rows: Float64Array[] = [];
-  const byTrail = new Map<number, Float64Array>();
   let lumped = 0;
   table.forEach((row, g) => {
-    const trail = counted.trails[g]!;
+    if (!row) return void (lumped += alike[g]!);
+    const whole = Float64Array.from(row);
+    if (alike[g]! > 0) add(whole, base, alike[g]!);
+    rows.push(whole);
+  });
+  if (rows.length === 0) return 0;
+  if (lumped > 0) rows.push(base.map((p) => p * lumped));
+  return mutual(rows);
+}
+
+/** The same about the trail that it lies on. */
+function aboutTrails({ base, table, alike }: ReturnType<typeof outcomes>, { trails }: Counted): number {
+  if (table.every((row) => !row)) return 0;
+  const byTrail = new Map<number, Float64Array>();
+  trails.forEach((trail, g) => {
     let whole = byTrail.get(trail);
     if (!whole) byTrail.set(trail, (whole = new Float64Array(base.length)));
+    const row = table[g];
+    if (row) add(whole, row, 1);
     if (alike[g]! > 0) add(whole, base, alike[g]!);
-    if (!row) lumped += alike[g]!;
-    else {
-      add(whole, row, 1);
-      if (alike[g]! > 0) add(row, base, alike[g]!);
-      rows.push(row);
-    }
   });
-  if (rows.length === 0) return { bits: 0, trailBits: 0 };
-  if (lumped > 0) rows.push(base.map((p) => p * lumped));
-  return { bits: mutual(rows), trailBits: mutual([...byTrail.values()]) };
+  return mutual([...byTrail.values()]);
 }
 export const information = (cells: Cells, counted: Counted, check: Check): number =>
-  informs(cells, counted, check).bits;
+  aboutGroups(outcomes(cells, counted, check));
 
 /** Information between the rows of a table and its columns, bits. */
 function mutual(rows: readonly Float64Array[]): number {
@@ -193,16 +199,18 @@ export function rankChecks(
   excluded: ReadonlySet<string>,
 ): RankedCheck[] {
   const open = opened(belief, weigher);
-  const more = Math.max(...trailBelief(belief).map((t) => t.share)) < TRAIL_FOUND ? TRAIL_COUNTS : 0;
+  const trailOpen = Math.max(...trailBelief(belief).map((t) => t.share)) < TRAIL_FOUND;
   return weigher.model.checks
     .filter((check) => !excluded.has(check.id))
     .map((check) => {
-      const { bits, trailBits } = informs(cells, counted, check);
+      const table = outcomes(cells, counted, check);
+      const bits = aboutGroups(table);
+      const more = trailOpen && bits > 0 ? TRAIL_COUNTS * aboutTrails(table, counted) : 0;
       return {
         check,
         bits,
         minutes: minutesOf(check, open),
-        bitsPerMinute: (bits + more * trailBits) / minutesOf(check, open, OPENING_CHARGE),
+        bitsPerMinute: (bits + more) / minutesOf(check, open, OPENING_CHARGE),
       };
     })
     .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
