@@ -1,4 +1,5 @@
 import { ATMOSPHERE } from '../fluids/index.ts';
+import { halved } from './halved.ts';
 import { psi } from './manifold.ts';
 
 /** Gas constant of air, J/(kg·K); discharge of a crack past a ring or a seat. */
@@ -25,8 +26,6 @@ export interface Squeezed {
   readonly rpm: number;
   /** All that leaks, square metres. */
   readonly squareMetres: number;
-  /** Pressure at which it is filled, pascal; full throttle's unless given. */
-  readonly filled?: number;
 }
 
 /** Volume over its swept volume at crank degrees from top centre, slider and crank [1]. */
@@ -48,17 +47,16 @@ export interface Pressed {
  * crank's angle; 40 steps stand within 0.2 % of 2000.
  */
 export function pressed(c: Squeezed, steps = STEPS): Pressed {
-  const filled = c.filled ?? FILLED;
   const swept = c.litres * 1e-3;
   const shut = volumeAt(c.shutBefore, c.ratio);
   const from = -c.shutBefore;
   const step = c.shutBefore / steps;
   const seconds = step / (6 * Math.max(c.rpm, 1));
   let log = 0;
-  let highest = filled;
+  let highest = FILLED;
   const pressureAt = (degrees: number, logKept: number) => {
     const squeezed = shut / volumeAt(degrees, c.ratio);
-    return { squeezed, pascals: filled * squeezed ** EXPONENT * Math.exp(logKept) };
+    return { squeezed, pascals: FILLED * squeezed ** EXPONENT * Math.exp(logKept) };
   };
   const loses = (degrees: number, logKept: number): number => {
     const { squeezed, pascals } = pressureAt(degrees, logKept);
@@ -87,13 +85,9 @@ const ORIFICE = Math.PI * 0.5e-3 ** 2;
  */
 export function leakDown(squareMetres: number): number {
   const supply = SUPPLY + ATMOSPHERE;
-  let [low, high] = [ATMOSPHERE, supply];
-  for (let k = 0; k < 40; k++) {
-    const middle = (low + high) / 2;
+  const [low] = halved(ATMOSPHERE, supply, 40, (middle) => {
     const enters = ORIFICE * supply * psi(middle / supply);
-    const leaves = squareMetres * middle * psi(ATMOSPHERE / middle);
-    if (enters > leaves) low = middle;
-    else high = middle;
-  }
+    return enters > squareMetres * middle * psi(ATMOSPHERE / middle);
+  });
   return (supply - low) / SUPPLY;
 }

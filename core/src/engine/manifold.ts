@@ -1,4 +1,5 @@
 import type { Fit } from '../schema/fit.ts';
+import { halved } from './halved.ts';
 import { ATMOSPHERE } from '../fluids/index.ts';
 
 /** Air: gas constant J/(kg·K), ratio of heats, its temperature outside and in the manifold. */
@@ -66,11 +67,5 @@ export function idleHole(litres: number, rpm: number): number {
  * lets in is what the cylinders take. By bisection; pascal absolute.
  */
 export function pressureAtSpeed(litres: number, squareMetres: number, rpm: number, outside = ATMOSPHERE): number {
-  let [low, high] = [1e3, outside];
-  for (let k = 0; k < 40; k++) {
-    const middle = (low + high) / 2;
-    if (airThrough(squareMetres, middle, outside) > airTaken(litres, rpm, middle)) low = middle;
-    else high = middle;
-  }
-  return low;
+  return halved(1e3, outside, 40, (p) => airThrough(squareMetres, p, outside) > airTaken(litres, rpm, p))[0];
 }

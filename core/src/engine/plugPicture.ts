@@ -1,9 +1,8 @@
-import { sparkWords } from '../instruments/sparkTester.ts';
 import type { Scene } from '../machine/scene.ts';
 import { CRANKING, FAST, IDLE, RUNNING } from '../machine/state.ts';
 import { logistic } from '../random/lcg.ts';
 import { howItRuns } from './howItRuns.ts';
-import { cylinderFires } from './squeeze.ts';
+import { lameCylinders } from './squeeze.ts';
 
 /** How plainly a cylinder that was turned or run without firing shows it on its plug. */
 const SHOWS = 0.75;
@@ -36,10 +35,7 @@ export function plugPicture(scene: Scene): PlugPicture {
   const black = (1 - allDead) * 0.85 * logistic((rich - BLACK_FROM) / 0.06);
   const weak = logistic((WHITE_UNDER - scene.see('richness', FAST)) / 0.03);
   const early = logistic((scene.see('degreesOff', FAST) - EARLY_FROM) / 2);
-  const lame = each.map((i) => {
-    const fires = (1 - sparkWords(scene.spark('plug', RUNNING, i)).none) * cylinderFires(scene, IDLE, i);
-    return SHOWS * (1 - allDead) * (1 - fires);
-  });
+  const lame = lameCylinders(scene, RUNNING).map((l) => SHOWS * (1 - allDead) * l);
   return {
     allWet: 1 - (1 - drowned) * (1 - black),
     allWhite: (1 - allDead) * 0.6 * (1 - (1 - weak) * (1 - early)),

@@ -1,3 +1,4 @@
+import { sparkWords } from '../instruments/sparkTester.ts';
 import type { Known } from '../machine/known.ts';
 import type { MachineState } from '../machine/part.ts';
 import { CRANKING } from '../machine/state.ts';
@@ -20,6 +21,13 @@ export function cylinderFires(scene: Known, state: MachineState, cylinder: numbe
   const at = (share: number) => logistic((share - from) / 0.04);
   return Math.min(1, at(shareOf(scene, cylinder)) / at(WORKS_FROM));
 }
+
+/** Chance that a cylinder does not fire for want of spark or squeeze, whatever its moment and mixture; of each. */
+export const lameCylinders = (scene: Known, state: MachineState): number[] =>
+  Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
+    const { none } = sparkWords(scene.spark('plug', state, i + 1));
+    return 1 - (1 - none) * cylinderFires(scene, state, i + 1);
+  });
 
 /** Mean over the cylinders of what they make of their charge, 1 where all are tight. */
 export function squeezed(scene: Known): number {

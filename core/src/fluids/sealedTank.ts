@@ -90,24 +90,32 @@ function run(circuit: Circuit, seconds: number) {
 /** A share of the demand below which nothing is missing. */
 const NOTHING = 1e-3;
 
-/** Runs the engine on the tank for up to `seconds`. */
-export function starve(feed: GravityFeed, seconds: number): Starving {
-  const { at, space, stock } = run(gravityFeedCircuit(feed), seconds);
+/** Of a run: when it fell short, and at which step the bowl was empty; the last step where it never was. */
+function fallsShort({ at, stock }: ReturnType<typeof run>, { demand, bowlCubicMetres }: GravityFeed) {
   let [shortAfter, drawn] = [Infinity, 0];
   for (let k = 1; k < at.length; k++) {
-    if (stock[k]! > NOTHING * feed.demand) shortAfter = Math.min(shortAfter, at[k]!);
+    if (stock[k]! > NOTHING * demand) shortAfter = Math.min(shortAfter, at[k]!);
     drawn += ((stock[k]! + stock[k - 1]!) / 2) * (at[k]! - at[k - 1]!);
-    if (drawn >= feed.bowlCubicMetres) return { shortAfter, stallAfter: at[k]!, tankVacuum: ATMOSPHERE - space[k]! };
+    if (drawn >= bowlCubicMetres) return { shortAfter, last: k, stalls: true };
   }
-  return { shortAfter, stallAfter: Infinity, tankVacuum: ATMOSPHERE - space[space.length - 1]! };
+  return { shortAfter, last: at.length - 1, stalls: false };
+}
+
+/** Runs the engine on the tank for up to `seconds`. */
+export function starve(feed: GravityFeed, seconds: number): Starving {
+  const ran = run(gravityFeedCircuit(feed), seconds);
+  const { shortAfter, last, stalls } = fallsShort(ran, feed);
+  return { shortAfter, stallAfter: stalls ? ran.at[last]! : Infinity, tankVacuum: ATMOSPHERE - ran.space[last]! };
 }
 
 /** How far the tank is below the air outside while the engine runs on it, until it stalls; seconds, pascal. */
 export function tankOverTime(feed: GravityFeed, seconds: number): { at: number[]; vacuum: number[] } {
-  const { at, space } = run(gravityFeedCircuit(feed), seconds);
-  const { stallAfter } = starve(feed, seconds);
-  const kept = [...at.keys()].filter((k) => at[k]! <= stallAfter);
-  return { at: kept.map((k) => at[k]!), vacuum: kept.map((k) => ATMOSPHERE - space[k]!) };
+  const ran = run(gravityFeedCircuit(feed), seconds);
+  const { last } = fallsShort(ran, feed);
+  return {
+    at: [...ran.at.slice(0, last + 1)],
+    vacuum: [...ran.space.slice(0, last + 1)].map((p) => ATMOSPHERE - p),
+  };
 }
 
 /** Seconds after the cap has been opened until the path gives what the engine drinks again. */

@@ -34,15 +34,19 @@ export function waysOut(fit: Fit, p: MachineParams, cylinder: number) {
 export const leakOf = (fit: Fit, p: MachineParams, cylinder: number): number =>
   Object.values(waysOut(fit, p, cylinder)).reduce((a, b) => a + b, 0);
 
+const cylinderOf = (fit: Fit) => ({
+  litres: fit.litres / fit.cylinders,
+  ratio: fit.compressionRatio,
+  shutBefore: fit.compression?.kind === 'two-stroke' ? SHUT_BEFORE.two : SHUT_BEFORE.four,
+});
+
 /** A cylinder as the starter or the hand turns it, leaking through so much. */
-export function turned(scene: Known, squareMetres: number): Pressed {
-  const { fit } = scene.machine;
-  const before = fit.compression?.kind === 'two-stroke' ? SHUT_BEFORE.two : SHUT_BEFORE.four;
+function turned(scene: Known, squareMetres: number): Pressed {
+  const own = cylinderOf(scene.machine.fit);
   return pressed({
-    litres: fit.litres / fit.cylinders,
-    ratio: fit.compressionRatio,
+    ...own,
     // A chain that lags shuts the inlet valves later.
-    shutBefore: before - scene.see('valvesLate', CRANKING),
+    shutBefore: own.shutBefore - scene.see('valvesLate', CRANKING),
     rpm: Math.max(25, scene.see('crankingRpm', CRANKING)),
     squareMetres,
   });
@@ -53,15 +57,14 @@ export const gaugeOf = (scene: Known, cylinder: number, wet = 1): number => {
   const out = waysOut(scene.machine.fit, scene.params, cylinder);
   return turned(scene, out.rings * wet + out.exhaust + out.intake + out.gasket).pascals;
 };
-/** What this engine would show if nothing leaked and its valves shut in time. */
-const tight = (fit: Fit): number =>
-  pressed({
-    litres: fit.litres / fit.cylinders,
-    ratio: fit.compressionRatio,
-    shutBefore: fit.compression?.kind === 'two-stroke' ? SHUT_BEFORE.two : SHUT_BEFORE.four,
-    rpm: 180,
-    squareMetres: 0,
-  }).pascals;
+/** What this engine would show if nothing leaked and its valves shut in time; once a machine, for every fault asks it. */
+const tights = new WeakMap<Fit, number>();
+function tight(fit: Fit): number {
+  let known = tights.get(fit);
+  if (known === undefined)
+    tights.set(fit, (known = pressed({ ...cylinderOf(fit), rpm: 180, squareMetres: 0 }).pascals));
+  return known;
+}
 
 /** The cylinder that leaks most: what a mechanic goes on with once the gauge has been round. */
 export const worstOf = ({ machine: { fit }, params }: Known): number => {

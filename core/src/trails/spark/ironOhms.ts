@@ -1,3 +1,4 @@
+import { halved } from '../../engine/halved.ts';
 import { dampedPeakShare } from '../../ignition/index.ts';
 import type { PartParams } from './parts/index.ts';
 
@@ -6,12 +7,7 @@ import type { PartParams } from './parts/index.ts';
  * against a characteristic impedance. By bisection on the decades.
  */
 export function ironOhms(characteristicOhms: number, share: number): number {
-  let [low, high] = [0, 12];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (dampedPeakShare(characteristicOhms, 10 ** middle) < share) low = middle;
-    else high = middle;
-  }
+  const [, high] = halved(0, 12, 60, (decade) => dampedPeakShare(characteristicOhms, 10 ** decade) < share);
   return 10 ** high;
 }
 

@@ -1,9 +1,9 @@
 import { formatQuantity, type House, type MachineBody, type Slow, type SuspectView } from '@pondu/core';
 import { useState } from 'react';
 import { useMinutes } from '../../tracer/useTracer.ts';
-import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { BesideField, suspectName } from './BesideField.tsx';
 import { TwoLines, type Curve } from '../../ui/TwoLines.tsx';
 
 const NAMES: Readonly<Record<Slow['id'], string>> = {
@@ -42,17 +42,10 @@ function Minutes({ machine, house, suspects }: Props) {
   if (well.error || ill.error) return <Failed error={well.error ?? ill.error} />;
   if (!well.data || (faultId && !ill.data)) return <Loading what="Solving the minutes" />;
   const suspect = suspects.find((s) => s.faultId === faultId);
-  const name = suspect ? `${suspect.part} ${suspect.how}` : '';
+  const name = suspect ? suspectName(suspect) : '';
   return (
     <div className="grid gap-3">
-      {suspects.length > 0 && (
-        <SelectField
-          label="Beside it, with"
-          value={faultId ?? ''}
-          options={suspects.map((s) => ({ value: s.faultId, label: `${s.part} ${s.how}` }))}
-          onChange={setChosen}
-        />
-      )}
+      <BesideField suspects={suspects} faultId={faultId} onChange={setChosen} />
       {well.data.map((slow) => {
         const other = ill.data?.find((o) => o.id === slow.id);
         return (

@@ -2,9 +2,9 @@ import { formatQuantity, type House, type MachineBody, type SuspectView, type Wa
 import { useState } from 'react';
 import { useWaves } from '../../tracer/useTracer.ts';
 import { Choice } from '../../ui/Choice.tsx';
-import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { BesideField, suspectName } from './BesideField.tsx';
 import { TwoLines } from '../../ui/TwoLines.tsx';
 
 const NAMES: Readonly<Record<Wave['id'], string>> = {
@@ -52,18 +52,9 @@ function Waves({ machine, house, suspects }: Props) {
           options={well.data.waves.map((w) => ({ value: w.id, label: NAMES[w.id] }))}
           onChange={setWhich}
         />
-        {suspects.length > 0 && (
-          <div className="min-w-60 grow">
-            <SelectField
-              label="Beside it, with"
-              value={faultId ?? ''}
-              options={suspects.map((s) => ({ value: s.faultId, label: `${s.part} ${s.how}` }))}
-              onChange={setChosen}
-            />
-          </div>
-        )}
+        <BesideField suspects={suspects} faultId={faultId} onChange={setChosen} />
       </div>
-      <WaveChart well={shown} ill={other} illName={suspect ? `${suspect.part} ${suspect.how}` : ''} />
+      <WaveChart well={shown} ill={other} illName={suspect ? suspectName(suspect) : ''} />
       {suspect && !other && (
         <p className="text-soft">With this suspect nothing comes to this probe: the trace would be flat.</p>
       )}

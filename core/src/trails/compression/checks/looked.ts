@@ -1,6 +1,8 @@
+import { ATMOSPHERE } from '../../../fluids/index.ts';
 import { cylinderFires } from '../../../engine/squeeze.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { partsOf } from '../../../machine/numbered.ts';
+import { ofSeveral } from '../../../machine/several.ts';
 import { seen } from '../../../machine/seen.ts';
 import { CRANKING, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
@@ -38,8 +40,7 @@ export const listen: CheckMaker = (machine) =>
               const runs = 0.02 + HEARD * weak[0]!;
               return { holds: 1 - runs, 'runs through': runs };
             }
-            const all = weak.reduce((p, w) => p * w, 1);
-            const none = weak.reduce((p, w) => p * (1 - w), 1);
+            const { all, none } = ofSeveral(weak);
             const some = 1 - all - none;
             return {
               even: 0.96 - HEARD * (some + all),
@@ -244,7 +245,7 @@ export const dieselDrop: CheckMaker = (machine) =>
           },
           (scene) => {
             const none = Array.from({ length: machine.fit.cylinders }, (_, i) => 1 - cylinderFires(scene, IDLE, i + 1));
-            const only = none.map((n, k) => none.reduce((p, o, i) => p * (i === k ? n : 1 - o), 1));
+            const { alone: only } = ofSeveral(none);
             const sum = only.reduce((a, b) => a + b, 0);
             return {
               'all drop alike': 1 - 0.95 * sum,
@@ -266,6 +267,6 @@ const CASE = 2.4;
  * What is left after a minute: Q = C_d·A·√(2p/ρ) out of a vessel gives √p falling evenly in time. Pascal.
  */
 export function leftAfter(squareMetres: number, litres: number, seconds = 60): number {
-  const slope = (101_325 * DISCHARGE * squareMetres * Math.sqrt(2 / AIR)) / (CASE * litres * 1e-3);
+  const slope = (ATMOSPHERE * DISCHARGE * squareMetres * Math.sqrt(2 / AIR)) / (CASE * litres * 1e-3);
   return Math.max(0, Math.sqrt(PUMPED) - (slope * seconds) / 2) ** 2;
 }

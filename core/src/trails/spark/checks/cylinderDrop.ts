@@ -1,6 +1,6 @@
-import { sparkWords } from '../../../instruments/sparkTester.ts';
-import { cylinderFires } from '../../../engine/squeeze.ts';
+import { lameCylinders } from '../../../engine/squeeze.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
+import { ofSeveral } from '../../../machine/several.ts';
 import { RUNNING } from '../../../machine/state.ts';
 
 /** Earth one plug lead at a time while it runs: the cylinder that makes no difference is the lazy one. */
@@ -18,20 +18,14 @@ export const cylinderDrop: CheckMaker = (machine) => {
       probe: {
         kind: 'look',
         sees: (scene) => {
-          const none = Array.from(
-            { length: machine.fit.cylinders },
-            (_, i) =>
-              1 - (1 - sparkWords(scene.spark('plug', RUNNING, i + 1)).none) * cylinderFires(scene, RUNNING, i + 1),
-          );
-          const all = none.reduce((p, n) => p * (1 - n), 1);
-          const shares: Record<string, number> = { 'all drop alike': all };
+          const { none: all, alone } = ofSeveral(lameCylinders(scene, RUNNING));
+          const shares: Record<string, number> = {};
           let named = all;
-          none.forEach((_, k) => {
-            const only = none.reduce((p, n, i) => p * (i === k ? n : 1 - n), 1);
+          alone.forEach((only, k) => {
             shares[`only ${k + 1} makes none`] = 0.95 * only + 0.01 * all;
             named += 0.95 * only;
           });
-          shares['all drop alike'] = all * (1 - 0.01 * none.length);
+          shares['all drop alike'] = all * (1 - 0.01 * alone.length);
           shares['will not run so'] = Math.max(0, 1 - named);
           return shares;
         },

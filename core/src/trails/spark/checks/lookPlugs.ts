@@ -1,6 +1,7 @@
 import { plugPicture } from '../../../engine/plugPicture.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { idOf } from '../../../machine/numbered.ts';
+import { ofSeveral } from '../../../machine/several.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { allPlugs, onlyPlug, plugWords, SOME_WET } from '../plugWords.ts';
 
@@ -12,16 +13,6 @@ const WIDER_METRES = 0.6e-3;
 const SEEN_ALONE = 0.93;
 const MISTAKEN = 0.003;
 
-const product = (of: readonly number[]) => of.reduce((p, v) => p * v, 1);
-/** None of them, each alone, all of them. */
-function counted(each: readonly number[]) {
-  return {
-    none: product(each.map((v) => 1 - v)),
-    alone: each.map((v, k) => v * product(each.map((o, i) => (i === k ? 1 : 1 - o)))),
-    all: product(each),
-  };
-}
-
 /** Chances of the words: what is wrong with the plugs themselves, and what the engine has done to them. */
 function seesPlugs(scene: Scene): Record<string, number> {
   const { cylinders } = scene.machine.fit;
@@ -29,8 +20,8 @@ function seesPlugs(scene: Scene): Record<string, number> {
   const own = Array.from({ length: cylinders }, (_, i) => scene.params[idOf('plug', i + 1)]!);
   const done = plugPicture(scene);
   const fouled = own.map((p) => (p['shuntOhms']! < FOULED_OHMS ? SEEN_ALONE : MISTAKEN));
-  const wet = counted(done.wet.map((v, i) => 1 - (1 - v) * (1 - fouled[i]!)));
-  const oily = counted(done.oily.map((v) => v + MISTAKEN));
+  const wet = ofSeveral(done.wet.map((v, i) => 1 - (1 - v) * (1 - fouled[i]!)));
+  const oily = ofSeveral(done.oily.map((v) => v + MISTAKEN));
   const wide = own.map((p) => (p['gapMetres']! > WIDE_METRES ? SEEN_ALONE : MISTAKEN));
   const foul = set['shuntOhms']! < FOULED_OHMS ? 0.97 : 0.015;
   const drowned = 1 - (1 - done.allWet) * (1 - foul);

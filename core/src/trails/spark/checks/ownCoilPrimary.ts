@@ -5,7 +5,7 @@ import { KEY_OFF, type CheckMaker, nodeOf, hasPart } from '../../../machine/chec
 export const ownCoilPrimary: CheckMaker = (machine) =>
   eachOf(machine, 'coil', (n, named) => ({
     id: `coil-${n}-primary`,
-    beside: { what: 'Primaries of the coils', n: n },
+    beside: { what: 'Primaries of the coils', n },
     station: 'coils',
     label: `${named('Coil')} primary resistance`,
     set: 'Engine still, the coil’s small wires off. Short the probes first and subtract what they read.',

@@ -5,7 +5,7 @@ import { KEY_OFF, type CheckMaker, nodeOf } from '../../../machine/check.ts';
 export const ownCoilSecondary: CheckMaker = (machine) =>
   eachOf(machine, 'coil', (n, named) => ({
     id: `coil-${n}-secondary`,
-    beside: { what: 'Secondaries of the coils', n: n },
+    beside: { what: 'Secondaries of the coils', n },
     station: 'coils',
     label: `${named('Coil')} secondary resistance`,
     set: 'Engine still, plug lead off the coil where it comes off.',

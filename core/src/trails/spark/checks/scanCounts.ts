@@ -1,3 +1,4 @@
+import { ofSeveral } from '../../../machine/several.ts';
 import { missShares } from '../../../instruments/scanReader.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { KEY_ON_OPEN, type CheckMaker } from '../../../machine/check.ts';
@@ -18,9 +19,10 @@ export const scanCounts: CheckMaker = (machine) => [
       kind: 'look',
       sees: (scene) => {
         const counts = missShares(scene).map((s) => 0.97 * logistic((s - STANDS_OUT) / 0.005) + 0.002);
-        const shares: Record<string, number> = { 'none counts': counts.reduce((p, c) => p * (1 - c), 1) };
-        counts.forEach((c, k) => {
-          shares[`only ${k + 1} counts`] = counts.reduce((p, o, i) => p * (i === k ? c : 1 - o), 1);
+        const { none, alone } = ofSeveral(counts);
+        const shares: Record<string, number> = { 'none counts': none };
+        alone.forEach((only, k) => {
+          shares[`only ${k + 1} counts`] = only;
         });
         shares['several count'] = Math.max(0, 1 - Object.values(shares).reduce((a, b) => a + b, 0));
         return shares;
