@@ -3,6 +3,8 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 
 const [WIDTH, HEIGHT, LEFT, BOTTOM] = [640, 210, 62, 24];
+/** So near the right end a label would be cut off if it stood in the middle. */
+const EDGE = 30;
 
 export interface Curve {
   readonly at: readonly number[];
@@ -50,7 +52,14 @@ export function TwoLines({
           </g>
         ))}
         {x.ticks(6).map((t) => (
-          <text key={t} x={x(t)} y={HEIGHT - 6} textAnchor="middle" fontSize="12" fill="var(--soft)">
+          <text
+            key={t}
+            x={x(t)}
+            y={HEIGHT - 6}
+            textAnchor={x(t) > WIDTH - EDGE ? 'end' : 'middle'}
+            fontSize="12"
+            fill="var(--soft)"
+          >
             {atWords(t)}
           </text>
         ))}

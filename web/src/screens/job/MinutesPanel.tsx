@@ -30,9 +30,11 @@ export function MinutesPanel({ machine, house, suspects }: Props) {
   );
 }
 
+/** Finer than so many pascals no gauge tells. */
+const TOLD = 10;
 const curve = ({ minutes, pascals }: Slow): Curve => ({ at: minutes, values: pascals });
 const last = ({ at, values }: Curve): string =>
-  `${formatQuantity(values.at(-1)!, 'pressure')} after ${at.at(-1)!.toFixed(0)} min`;
+  `${formatQuantity(Math.round(values.at(-1)! / TOLD) * TOLD, 'pressure')} after ${at.at(-1)!.toFixed(0)} min`;
 
 function Minutes({ machine, house, suspects }: Props) {
   const [chosen, setChosen] = useState<string>();
