@@ -15,17 +15,30 @@ import { Tracer } from '../tracing/trace.ts';
 
 const everything = { ...house, owns: [...house.owns, 'LED lamp' as const, 'capacitance meter' as const] };
 const SEEDS = [11, 23, 47, 59, 71, 83, 97, 101];
-/** Three machines of which two must come out right; where one more misled, three of five. */
+/** One machine that comes out right is enough here; where it misled, two of three, or three of five. `bench kinds` plays many. */
 const MACHINES = { first: 3, most: 5 } as const;
 const RIGHT = 0.6;
+/** Of one bit, what some check must tell between a fault and the sound machine. */
+const SHOWS_BITS = 0.03;
+/** Half of a small stator's wave does not lift the battery to where its regulator would have to hold it. */
+const NEVER_REACHED: ReadonlySet<string> = new Set(['charge-regulator.high']);
+/** Of the same way of failing, how many of a file's machines are played here; `bench kinds` plays it on all. */
+const KINDS_TRIED = 3;
 
 /** Registers the tests of every second kind, from the first or the second: two files, so that two run at a time. */
-export const testKinds = (from: 0 | 1): void =>
+export function testKinds(from: 0 | 1): void {
+  const tried = new Map<string, number>();
   describe.each(Object.entries(KINDS).filter((_, k) => k % 2 === from))('%s', (_name, fit) => {
     const tracer = new Tracer(machine(fit), everything);
     const { model } = tracer;
-    /** Cylinders are alike: the first and the last stand for all. */
-    const faults = model.faults.filter((f) => [undefined, 1, model.machine.fit.cylinders].includes(f.part.cylinder));
+    /** Cylinders are alike: the first and the last stand for all. A way of failing is tried on a few kinds. */
+    const faults = model.faults
+      .filter((f) => [undefined, 1, model.machine.fit.cylinders].includes(f.part.cylinder))
+      .filter(({ part, mode }) => {
+        const way = `${part.kind.kind} ${mode.id}`;
+        tried.set(way, (tried.get(way) ?? 0) + 1);
+        return tried.get(way)! <= KINDS_TRIED;
+      });
 
     it('fires on every cylinder when it is sound, cranking and running, whatever its tolerances', () => {
       const random = seededRandom(5);
@@ -42,7 +55,7 @@ export const testKinds = (from: 0 | 1): void =>
       for (const check of model.checks) {
         expect(stations, check.id).toContain(check.station);
         const { well, dimension } = ruler(tracer.weigher, check, []);
-        if (dimension) expect(well.openShare === 1 || well.low < well.high, check.id).toBe(true);
+        if (dimension) expect(well.openShare === 1 || well.edge!.low < well.edge!.high, check.id).toBe(true);
         else expect(Math.max(...Object.values(well.words)), check.id).toBeGreaterThan(0.5);
       }
       for (const lane of model.machine.stations.flatMap((s) => s.lane ?? [])) expect(stations).toContain(lane.joins);
@@ -54,12 +67,18 @@ export const testKinds = (from: 0 | 1): void =>
     });
     it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
   });
+}
 
 /** Machines with a fault are traced until most of those that would be brought in have named its repair. */
 export function comesOut(tracer: Tracer, fault: ModelFault): void {
   const complaint = likelyComplaint(tracer, [fault]);
   // Some faults hardly tell on some kinds (a leaking lead before a fast discharge): nobody would bring that machine in.
-  if (tracer.weigher.complaintShare([fault], complaint) < 0.2) return;
+  // Looked for, it shows all the same.
+  if (tracer.weigher.complaintShare([fault], complaint) < 0.2) {
+    const best = Math.max(...tracer.model.checks.map((check) => tracer.separation([fault], [], check)));
+    if (best === 0 && NEVER_REACHED.has(fault.id)) return;
+    return expect(best, `${fault.id} shows nowhere`).toBeGreaterThan(SHOWS_BITS);
+  }
   // Nor one of those that happen to run well: the three that fail most plainly.
   const failing = SEEDS.map((seed) => new HiddenMachine(tracer.model, [fault], seededRandom(seed)))
     .filter((hidden) => hidden.brings(complaint) > 0.2)
@@ -71,6 +90,7 @@ export function comesOut(tracer: Tracer, fault: ModelFault): void {
   const right = () => named.filter((n) => n === fault.repairId).length;
   const wanted = (of: number) => Math.round(RIGHT * Math.min(of, failing.length));
   for (const [k, hidden] of failing.entries()) {
+    if (k === 1 && right() === 1) return;
     if (k <= MACHINES.first && right() >= wanted(MACHINES.first)) return;
     if (right() + failing.length - k < wanted(MACHINES.most)) break;
     named.push(follow(tracer, complaint, hidden, { most: 40 }).named);
@@ -108,7 +128,7 @@ export function answersWhenSound(tracer: Tracer): void {
   for (const part of model.machine.parts) expect(stations, part.id).toContain(part.station);
   for (const check of model.checks) {
     const { well, dimension } = ruler(weigher, check, []);
-    if (dimension) expect(well.openShare === 1 || well.low < well.high, check.id).toBe(true);
+    if (dimension) expect(well.openShare === 1 || well.edge!.low < well.edge!.high, check.id).toBe(true);
     else expect(Math.max(...Object.values(well.words)), check.id).toBeGreaterThan(0.5);
     if (check.probe.kind === 'across')
       for (const node of [check.probe.live, check.probe.earth])

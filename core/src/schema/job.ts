@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { freeProbeSchema } from './freeProbe.ts';
 import { STAGES } from './stages.ts';
 import { SYMPTOMS } from './symptoms.ts';
 
@@ -41,6 +42,8 @@ export const readingSchema = conditionsSchema
   .extend({
     id: z.string().min(1).max(64),
     checkId: z.string().min(1).max(80),
+    /** Where the leads were, where it is none of the machine's listed checks. */
+    probe: freeProbeSchema.optional(),
     value: readingValueSchema,
     /** As typed, so that nothing entered is lost in conversion. */
     typed: z.string().max(80).default(''),

@@ -1,4 +1,6 @@
 import type { Check } from '../trails/checks.ts';
+import { freeCheck, freeProbeId } from '../trails/freeProbe.ts';
+import type { FreeProbe } from '../schema/freeProbe.ts';
 import type { MachineParams } from '../machine/known.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
@@ -10,6 +12,7 @@ import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './
 import { repeated, unclaimedAgain } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
 import { shows } from './presence.ts';
+import { SoundBands } from './soundBand.ts';
 
 /** A hypothesis weighed against everything that was read. */
 export interface Weighed {
@@ -41,19 +44,40 @@ const UNEXPLAINED = Math.log(0.3);
 /** A repaired fault below this share of its repair's belief is not carried on into pairs. */
 const CARRIED = 0.02;
 const ENSEMBLES_KEPT = 600;
+const READINGS_KEPT = 150;
 
 /** Weighs hypotheses for one machine; keeps the simulated members between calls. */
 export class Weigher {
   readonly model: Model;
   private readonly sound: readonly MachineParams[];
   private readonly ensembles = new Map<string, Ensemble>();
+  /** By reading, and by what it says: a page sends the same facts anew each time it asks. */
   private readonly logs = new WeakMap<Reading, Map<string, Float64Array>>();
-  private readonly checks: ReadonlyMap<string, Check>;
+  private readonly logsByFact = new Map<string, Map<string, Float64Array>>();
+  private soundBands: SoundBands | undefined;
+  private readonly checks: Map<string, Check>;
 
   constructor(model: Model) {
     this.model = model;
     this.sound = soundMembers(model);
     this.checks = new Map([...model.checks, ...model.beyond].map((c) => [c.id, c]));
+  }
+
+  /** A check that nobody listed, known from now on; undefined where the machine has not got what it names. */
+  learn(probe: FreeProbe): Check | undefined {
+    const known = this.checks.get(freeProbeId(probe));
+    if (known) return known;
+    const made = freeCheck(this.model.machine, [...this.model.checks, ...this.model.beyond], probe);
+    if (made) this.checks.set(made.id, made);
+    return made;
+  }
+  learnAll(events: readonly JobEvent[]): void {
+    for (const e of events) if (e.type === 'reading' && e.reading.probe) this.learn(e.reading.probe);
+  }
+
+  /** Where each check reads on a machine on its plates. */
+  get bands(): SoundBands {
+    return (this.soundBands ??= new SoundBands(this.model));
   }
 
   check(id: string): Check | undefined {
@@ -89,11 +113,24 @@ export class Weigher {
   readingLogs(faults: readonly ModelFault[], placed: PlacedReading, check: Check, complaint: Complaint): Float64Array {
     const { reading } = placed;
     const key = `${faults.map((f) => f.id).join('+')}|${complaint.pattern}|${placed.earlier.map((r) => r.id).join()}`;
-    let own = this.logs.get(reading);
-    if (!own) this.logs.set(reading, (own = new Map()));
+    const own = this.logsOf(reading);
     let logs = own.get(key);
     if (!logs) own.set(key, (logs = this.computeLogs(faults, placed, check, complaint)));
     return logs;
+  }
+
+  private logsOf(reading: Reading): Map<string, Float64Array> {
+    const known = this.logs.get(reading);
+    if (known) return known;
+    const fact = JSON.stringify(reading);
+    const own = this.logsByFact.get(fact) ?? new Map<string, Float64Array>();
+    this.logs.set(reading, own);
+    this.logsByFact.set(fact, own);
+    for (const oldest of this.logsByFact.keys()) {
+      if (this.logsByFact.size <= READINGS_KEPT) break;
+      this.logsByFact.delete(oldest);
+    }
+    return own;
   }
 
   private computeLogs(
@@ -136,6 +173,7 @@ export class Weigher {
   }
 
   weighAll(complaint: Complaint, events: readonly JobEvent[]): Belief {
+    this.learnAll(events);
     const story = tell(events);
     const first: Hypothesis[] = [...elsewhere(this.model), ...singles(this.model, complaint)];
     const weighed = first.map((h) => this.weigh(h, story, complaint));

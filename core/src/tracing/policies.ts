@@ -2,7 +2,7 @@ import type { Check } from '../trails/checks.ts';
 import type { Belief } from './belief.ts';
 import type { Model } from './model.ts';
 import type { RankedCheck } from './nextCheck.ts';
-import { stationShares } from './suspects.ts';
+import { stationShares } from './stations.ts';
 
 /** Ways of walking a trail: ours, and the fixed habits it is measured against. All share one belief and one rule for stopping. */
 export type Policy = 'cheapest information' | 'walk in order' | 'halve' | 'usual culprit';

@@ -88,7 +88,7 @@ describe('what a layout offers', () => {
           const tracer = new Tracer(machine({ volts, ballast, cylinders, fused: volts === 12 }), house);
           for (const check of tracer.model.checks) {
             const { well, dimension } = ruler(tracer.weigher, check, []);
-            if (dimension) expect(well.openShare === 1 || well.low < well.high, check.id).toBe(true);
+            if (dimension) expect(well.openShare === 1 || well.edge!.low < well.edge!.high, check.id).toBe(true);
             else expect(Math.max(...Object.values(well.words)), check.id).toBeGreaterThan(0.5);
           }
         }

@@ -1,5 +1,5 @@
 import type { Check } from '../trails/checks.ts';
-import { fromRuler, INSTRUMENTS, toRuler } from '../instruments/index.ts';
+import { fromRuler, INSTRUMENTS } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import type { Weigher } from './belief.ts';
@@ -13,6 +13,8 @@ export interface Landing {
   readonly low: number;
   readonly high: number;
   readonly openShare: number;
+  /** With the instrument's own error about it: what still passes. Of the sound machine only. */
+  readonly edge?: { readonly low: number; readonly high: number };
   /** Shares of words, for checks that are answered in words. */
   readonly words: Readonly<Record<string, number>>;
 }
@@ -54,6 +56,12 @@ function landing(id: string, label: string, predicted: Predicted, dimension: Dim
   };
 }
 
+/** Where a sound machine lands: a number by the plates' tolerances, words by how often they are said. */
+function wellLanding(weigher: Weigher, check: Check, dimension: Dimension | null): Landing {
+  if (dimension === null) return landing('', '', weigher.ensemble([]).predict(check), dimension);
+  return { faultId: '', label: '', words: {}, ...weigher.bands.of(check) };
+}
+
 /** What a check should read when all is well, and under each of these suspects: all from the same simulation. */
 export function ruler(weigher: Weigher, check: Check, suspects: readonly ModelFault[]): Ruler {
   const instrument = INSTRUMENTS[check.instrument];
@@ -63,7 +71,7 @@ export function ruler(weigher: Weigher, check: Check, suspects: readonly ModelFa
   return {
     dimension,
     words: dimension ? [] : (check.words ?? instrument.words ?? []),
-    well: of([], '', ''),
+    well: wellLanding(weigher, check, dimension),
     suspects: suspects.map((f) => of([f], f.id, `${f.part.label} ${f.mode.label}`)),
   };
 }
@@ -71,12 +79,20 @@ export function ruler(weigher: Weigher, check: Check, suspects: readonly ModelFa
 /** A word that a sound machine gives less often than this is a failed check. */
 const FAILED_BELOW = 0.2;
 
-/** Whether a reading is what a sound machine would give. */
-export function passes(weigher: Weigher, check: Check, value: ReadingValue): boolean {
+/** How a reading stands to what a sound machine would give: a number above or below the band, a word or OL off it. */
+export type Standing = 'well' | 'above' | 'below' | 'off';
+
+export function standing(weigher: Weigher, check: Check, value: ReadingValue): Standing {
   const { well, dimension } = ruler(weigher, check, []);
-  if (value.kind === 'word') return Object.hasOwn(well.words, value.word) && well.words[value.word]! >= FAILED_BELOW;
-  if (value.kind === 'open') return well.openShare > 0;
-  if (!dimension) return false;
-  const u = toRuler(value.value, dimension);
-  return u >= toRuler(well.low, dimension) && (well.high === Infinity || u <= toRuler(well.high, dimension));
+  const either = (passes: boolean): Standing => (passes ? 'well' : 'off');
+  if (value.kind === 'word')
+    return either(Object.hasOwn(well.words, value.word) && well.words[value.word]! >= FAILED_BELOW);
+  if (value.kind === 'open') return either(well.openShare > 0);
+  if (!dimension) return 'off';
+  const { low, high } = well.edge ?? well;
+  return value.value < low ? 'below' : value.value > high ? 'above' : 'well';
 }
+
+/** Whether a reading is what a sound machine would give. */
+export const passes = (weigher: Weigher, check: Check, value: ReadingValue): boolean =>
+  standing(weigher, check, value) === 'well';

@@ -23,12 +23,6 @@ export interface Suspect {
   readonly evidence: readonly Evidence[];
 }
 
-export interface StationState {
-  readonly id: string;
-  readonly share: number;
-  readonly state: 'proven' | 'lost here' | 'unknown';
-}
-
 /** Belief in each fault that is still there, alone or in company. */
 export function faultShares(belief: Belief): Map<ModelFault, number> {
   const shares = new Map<ModelFault, number>();
@@ -103,26 +97,6 @@ export function rankSuspects(
         evidence: evidenceFor(weigher, belief, complaint, fault),
       };
     });
-}
-
-/** Proven: readings have brought a station to a small part of what it was suspected of at first. */
-const PROVEN_BELOW = 0.01;
-const PROVEN_FALL = 0.2;
-
-/** Belief by station. */
-export function stationShares(belief: Belief): Map<string, number> {
-  const shares = new Map<string, number>();
-  for (const [{ part }, mass] of faultShares(belief)) shares.set(part.station, (shares.get(part.station) ?? 0) + mass);
-  return shares;
-}
-
-export function stationStates(weigher: Weigher, belief: Belief, before: Belief): StationState[] {
-  const [now, first] = [stationShares(belief), stationShares(before)];
-  return weigher.model.machine.stations.map(({ id }) => {
-    const [mass, prior] = [now.get(id) ?? 0, first.get(id) ?? 0];
-    const fell = mass < PROVEN_BELOW && mass < PROVEN_FALL * prior;
-    return { id, share: mass, state: mass > 0.5 ? 'lost here' : fell ? 'proven' : 'unknown' };
-  });
 }
 
 export interface Stray {

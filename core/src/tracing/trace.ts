@@ -11,21 +11,16 @@ import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
 import { inOrderOf } from './policies.ts';
 import { secondCheck, witnesses } from './secondCheck.ts';
-import {
-  evidenceFor,
-  faultShares,
-  rankSuspects,
-  stationStates,
-  strayReadings,
-  type StationState,
-  type Stray,
-  type Suspect,
-} from './suspects.ts';
+import { evidenceFor, faultShares, rankSuspects, strayReadings, type Stray, type Suspect } from './suspects.ts';
+import { stationStates, type StationState } from './stations.ts';
+import { suspectLines, type SuspectLine } from './suspectLines.ts';
 import { trailBelief } from './trailBelief.ts';
 import { judge, repairShares, type TrailShare, type Verdict } from './verdict.ts';
 
 export interface Trace {
   readonly suspects: readonly Suspect[];
+  /** The same by what would put them right. */
+  readonly lines: readonly SuspectLine[];
   readonly stations: readonly StationState[];
   readonly verdict: Verdict | { kind: 'wait' };
   /** Best first; the second and third are the alternatives. Every check that was not done yet. */
@@ -47,6 +42,7 @@ export interface Trace {
 }
 
 const SUSPECTS_SHOWN = 8;
+const BELIEFS_KEPT = 12;
 const AT_ODDS_FROM = 0.5;
 /** Below this no check tells anything worth its walk, bits. */
 const WORTH_ASKING = 0.001;
@@ -56,6 +52,8 @@ export class Simulation {
   readonly model: Model;
   readonly weigher: Weigher;
   readonly cells: Cells;
+  /** Beliefs by the facts that they rest on; the least lately asked go first. */
+  readonly believed = new Map<string, Belief>();
 
   constructor(machine: MachineBody, house: House) {
     this.model = buildModel(machine, house);
@@ -73,7 +71,7 @@ export class Tracer {
   readonly weigher: Weigher;
   private readonly cells: Cells;
   private readonly house: House;
-  private readonly first = new Map<string, Belief>();
+  private readonly believed: Map<string, Belief>;
   private readonly dearFrom: number;
   private readonly strayed = new WeakMap<Belief, readonly Stray[]>();
 
@@ -83,10 +81,20 @@ export class Tracer {
     this.model = simulation.model;
     this.weigher = simulation.weigher;
     this.cells = simulation.cells;
+    this.believed = simulation.believed;
   }
 
+  /** Asked again of the same facts, as card, ruler and suspects do, it is the same belief. */
   belief(complaint: Complaint, events: readonly JobEvent[]): Belief {
-    return this.weigher.weighAll(complaint, events);
+    const facts = JSON.stringify([complaint, events]);
+    const belief = this.believed.get(facts) ?? this.weigher.weighAll(complaint, events);
+    this.believed.delete(facts);
+    this.believed.set(facts, belief);
+    for (const oldest of this.believed.keys()) {
+      if (this.believed.size <= BELIEFS_KEPT) break;
+      this.believed.delete(oldest);
+    }
+    return belief;
   }
 
   /** Checks in the order of what they tell per minute. */
@@ -197,7 +205,8 @@ export class Tracer {
       settles: this.settling(complaint, events, belief, ranked, atOdds[0]?.readingId),
       soak: this.soaked(belief, complaint, now, ranked),
       suspects: rankSuspects(this.weigher, belief, complaint, this.house, SUSPECTS_SHOWN),
-      stations: stationStates(this.weigher, belief, this.before(complaint)),
+      lines: suspectLines(this.model, belief, this.house, SUSPECTS_SHOWN),
+      stations: stationStates(this.weigher, belief, this.before(complaint), complaint),
       verdict: this.verdict(belief, complaint, now, ranked),
       ranked,
       sound: belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0),
@@ -215,10 +224,7 @@ export class Tracer {
 
   /** What was thought before any reading. */
   private before(complaint: Complaint): Belief {
-    const key = `${complaint.symptom}|${complaint.pattern}`;
-    let known = this.first.get(key);
-    if (!known) this.first.set(key, (known = this.belief(complaint, [])));
-    return known;
+    return this.belief(complaint, []);
   }
 }
 

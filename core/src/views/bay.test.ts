@@ -3,7 +3,7 @@ import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { JobBody, JobEvent } from '../schema/job.ts';
 import { Tracer, TracerCache } from '../tracing/trace.ts';
 import { baySummary, nowOf } from './bay.ts';
-import { modelView } from './model.ts';
+import { modelView, wellsView } from './model.ts';
 
 const tracer = new Tracer(machine(), house);
 const job = (change: Partial<JobBody> = {}): JobBody => ({
@@ -57,7 +57,10 @@ describe('a machine without its jobs', () => {
   it('has its checks, with what they should read', () => {
     const view = modelView(tracers, machine(), house);
     expect(view.unsolved).toEqual([]);
-    expect(view.checks.find((c) => c.check.id === 'battery-rest')!.well.low).toBeGreaterThan(12);
+    expect(view.checks.map((c) => c.check.id)).toContain('battery-rest');
+    const wells = wellsView(tracers.for(machine(), house), ['battery-rest', 'no such check']);
+    expect(Object.keys(wells)).toEqual(['battery-rest']);
+    expect(wells['battery-rest']!.low).toBeGreaterThan(12);
   });
   it('with a figure that leaves no answer shows its figures, and says which to change', () => {
     const plates = { 'coil.primaryOhms': { low: 0, high: 0, source: 'manual' as const, note: '' } };

@@ -1,7 +1,7 @@
 import type { Station } from '../machine/trail.ts';
 import type { Conditions, JobBody, JobEvent } from '../schema/job.ts';
 import type { Tracer } from '../tracing/trace.ts';
-import type { StationState } from '../tracing/suspects.ts';
+import type { StationState } from '../tracing/stations.ts';
 import { traceView, type TraceView } from './views.ts';
 
 /** What a bay shows of its job: the trail as one line, where it is lost, and what comes next. */

@@ -5,9 +5,10 @@ import { formatBand } from '../quantity/index.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody } from '../schema/machine.ts';
 import type { Plate } from '../tracing/model.ts';
-import { ruler } from '../tracing/ruler.ts';
+import { ruler, type Landing } from '../tracing/ruler.ts';
 import { plateProblems, unsolved } from '../tracing/solvable.ts';
-import type { TracerCache } from '../tracing/trace.ts';
+import type { Tracer, TracerCache } from '../tracing/trace.ts';
+import { probingOf } from '../trails/freeProbe.ts';
 import { checkView, platesView, repairsView } from './views.ts';
 
 /** Every figure in the middle of its band. */
@@ -24,7 +25,7 @@ export const unsolvedWords = (plate: Plate): string =>
  */
 export function modelView(tracers: TracerCache, machine: MachineBody, house: House) {
   const wrong = unsolvedOf(tracers, machine, house);
-  const { model, weigher } = tracers.for(machine, house);
+  const { model } = tracers.for(machine, house);
   return {
     unsolved: wrong.map((plate) => ({ figure: plate.id, words: unsolvedWords(plate) })),
     stations: model.machine.stations,
@@ -37,10 +38,11 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
       ? []
       : [...model.checks, ...model.beyond].map((check, k) => ({
           check: checkView(check),
-          well: ruler(weigher, check, []).well,
           /** Whether the shop has what it takes. */
           owned: k < model.checks.length,
         })),
+    /** Where leads can be put besides. */
+    probing: wrong.length ? null : probingOf(model.machine, [...model.checks, ...model.beyond]),
     balance: wrong.length ? null : (balanceOf(new Scene(model.machine, drawSound(model, MIDDLE))) ?? null),
     faults: model.faults.map((f) => ({
       id: f.id,
@@ -52,6 +54,12 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
   };
 }
 export type ModelView = ReturnType<typeof modelView>;
+
+/** What these checks read when all is well, by check id; those that this machine has. */
+export function wellsView(tracer: Tracer, checkIds: readonly string[]): Readonly<Record<string, Landing>> {
+  const checks = checkIds.flatMap((id) => tracer.weigher.check(id) ?? []);
+  return Object.fromEntries(checks.map((check) => [check.id, ruler(tracer.weigher, check, []).well]));
+}
 
 /** Quick where all is well: only what the tracer will be asked anyway is solved. */
 function unsolvedOf(tracers: TracerCache, machine: MachineBody, house: House): readonly Plate[] {

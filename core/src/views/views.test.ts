@@ -21,10 +21,22 @@ describe('what crosses a worker or the network', () => {
   });
   it('tells which readings a sound machine would not give', () => {
     const view = traceView(tracer, noFire, events, failing);
-    const failed = events.flatMap((e) =>
-      e.type === 'reading' && view.failed.includes(e.reading.id) ? [e.reading.checkId] : [],
-    );
-    expect(failed).toEqual(['coil-feed-closed', 'ballast-ohms']);
+    const failed = events.flatMap((e) => {
+      const off = e.type === 'reading' ? view.failed.find((f) => f.readingId === e.reading.id) : undefined;
+      return off && e.type === 'reading' ? [[e.reading.checkId, off.standing]] : [];
+    });
+    // Nothing flows through an open ballast, so that more stands before it than when well.
+    expect(failed).toEqual([
+      ['ballast-volts', 'above'],
+      ['coil-feed-closed', 'below'],
+      ['ballast-ohms', 'off'],
+    ]);
+  });
+  it('says of a setting outside its plate that it is not what stops it', () => {
+    const gap = reading('points-gap', 0.25e-3);
+    const { failed } = traceView(tracer, noFire, [...events, gap], failing);
+    expect(failed.at(-1)).toMatchObject({ standing: 'below', explained: false });
+    expect(failed.find((f) => f.standing === 'off')).toMatchObject({ explained: true });
   });
   it('names the repair that is called for, with what it costs and what goes with it', () => {
     const { verdict, suspects } = traceView(tracer, noFire, events, failing);

@@ -12,8 +12,10 @@ import type { MindChanger } from '../tracing/changeMind.ts';
 import { tell } from '../tracing/events.ts';
 import type { Model, ModelRepair } from '../tracing/model.ts';
 import { wordsOf } from '../tracing/readTyped.ts';
-import { passes } from '../tracing/ruler.ts';
-import type { Evidence, StationState } from '../tracing/suspects.ts';
+import { standing, type Standing } from '../tracing/ruler.ts';
+import type { StationState } from '../tracing/stations.ts';
+import type { Evidence } from '../tracing/suspects.ts';
+import type { SuspectLine } from '../tracing/suspectLines.ts';
 import type { Trace, Tracer } from '../tracing/trace.ts';
 import type { Verdict } from '../tracing/verdict.ts';
 
@@ -72,6 +74,20 @@ export interface SuspectView {
   repair: RepairView;
   evidence: readonly Evidence[];
 }
+export interface LineView {
+  repair: RepairView;
+  /** The part's name, or what several alike are called together. */
+  part: string;
+  /** So many equal parts that nothing tells apart. */
+  alike: number;
+  station: string;
+  trail: TrailName;
+  share: number;
+  cost: number;
+  ways: readonly { faultId: string; how: string; share: number }[];
+  /** For and against its likeliest way. */
+  evidence: readonly Evidence[];
+}
 export type VerdictView =
   | Exclude<Verdict, { kind: 'fix' } | { kind: 'second check' }>
   | { kind: 'second check'; repair: RepairView; share: number; check: CheckView; loss: number }
@@ -81,6 +97,8 @@ export interface TraceView {
   verdict: VerdictView;
   ranked: readonly RankedView[];
   suspects: readonly SuspectView[];
+  /** The same by what would put them right. */
+  lines: readonly LineView[];
   stations: readonly StationState[];
   sound: number;
   outside: number;
@@ -91,8 +109,10 @@ export interface TraceView {
   /** What would settle the reading most at odds. */
   settles: CheckView | null;
   soak: { check: CheckView; bitsNow: number; bitsAfter: number } | null;
-  /** Readings that a sound machine would not give. */
-  failed: readonly string[];
+  /** Checks of this job that the machine does not list: leads put anywhere. */
+  probes: readonly CheckView[];
+  /** Readings that a sound machine would not give, which way they are off, and whether the lead would make them so. */
+  failed: readonly { readingId: string; standing: Standing; explained: boolean }[];
 }
 
 export const checkView = (check: Check): CheckView => ({
@@ -133,6 +153,35 @@ function verdictView(verdict: Trace['verdict']): VerdictView {
   return verdict;
 }
 
+function lineView({ repair, share, cost, ways, alike }: SuspectLine, { suspects }: Trace): LineView {
+  const lead = ways[0]!.fault;
+  return {
+    repair: repairView(repair),
+    part: alike.length > 1 ? (lead.part.together ?? lead.part.label) : lead.part.label,
+    alike: alike.length,
+    station: lead.part.station,
+    trail: lead.trail,
+    share,
+    cost,
+    ways: ways.map((w) => ({ faultId: w.fault.id, how: w.fault.mode.label, share: w.share })),
+    evidence: suspects.find((s) => s.fault === lead)?.evidence ?? [],
+  };
+}
+
+/** From this share on the leading suspect is what stops it; what does not speak for it then is something else. */
+const LEADS_FROM = 0.8;
+const isExplained = ({ suspects }: Trace, readingId: string): boolean =>
+  !suspects[0] ||
+  suspects[0].share < LEADS_FROM ||
+  suspects[0].evidence.some((e) => e.readingId === readingId && e.decades > 0);
+
+function probesOf({ weigher }: Tracer, events: readonly JobEvent[]): CheckView[] {
+  const checks = events.flatMap((e) =>
+    e.type === 'reading' && e.reading.probe ? (weigher.learn(e.reading.probe) ?? []) : [],
+  );
+  return [...new Set(checks)].map(checkView);
+}
+
 export function traceView(
   tracer: Tracer,
   complaint: Complaint,
@@ -166,15 +215,20 @@ export function traceView(
       repair: repairView(s.repair),
       evidence: s.evidence,
     })),
+    lines: found.lines.map((l) => lineView(l, found)),
     stations: found.stations,
     sound: found.sound,
     outside: found.outside,
     trails: found.trails,
     atOdds: found.atOdds,
     opened: found.opened,
+    probes: probesOf(tracer, events),
     failed: events.flatMap((e) => {
       const check = e.type === 'reading' && tracer.weigher.check(e.reading.checkId);
-      return check && !passes(tracer.weigher, check, e.reading.value) ? [e.reading.id] : [];
+      if (!check) return [];
+      const readingId = e.reading.id;
+      const side = standing(tracer.weigher, check, e.reading.value);
+      return side === 'well' ? [] : [{ readingId, standing: side, explained: isExplained(found, readingId) }];
     }),
   };
 }

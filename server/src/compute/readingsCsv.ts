@@ -26,6 +26,7 @@ const HEADER = [
 
 /** Readings of a job, one a row. `value` is SI, OL, or a word. */
 export function readingsCsv(tracer: Tracer, events: readonly JobEvent[]): string {
+  tracer.weigher.learnAll(events);
   const rows = events.flatMap((e) => {
     if (e.type !== 'reading') return [];
     const { reading: r } = e;

@@ -11,6 +11,7 @@ import {
   platesView,
   proofView,
   readTyped,
+  jobRuler,
   ruler,
   seededRandom,
   settingsView,
@@ -32,7 +33,7 @@ import {
   type Tracer,
   type TracerCache,
 } from '@pondu/core';
-import type { JobBody, JobEvent } from '@pondu/core/schema';
+import type { FreeProbe, JobBody, JobEvent } from '@pondu/core/schema';
 import { invalid, notFound, Problem } from '../http/problem.ts';
 import { parseWords } from './parseWords.ts';
 import { readingsCsv } from './readingsCsv.ts';
@@ -54,12 +55,15 @@ const checkOf = (tracer: Tracer, id: string) => {
 
 interface Sent {
   checkId: string;
+  probe?: FreeProbe | undefined;
   typed?: string | undefined;
   value?: ReadingValue | undefined;
   confirmed: boolean;
 }
 /** A reading as sent, made into a value of the check's own kind; an absurd one is asked about once. */
-function readingValue(tracer: Tracer, { checkId, typed, value, confirmed }: Sent): ReadingValue {
+function readingValue(tracer: Tracer, { checkId, probe, typed, value, confirmed }: Sent): ReadingValue {
+  if (probe && tracer.weigher.learn(probe)?.id !== checkId)
+    throw invalid([{ field: 'probe', message: 'This machine has no such places, wire or state; pick them again.' }]);
   const check = checkOf(tracer, checkId);
   const read = typed === undefined ? { ok: true as const, value: value! } : readTyped(check, typed);
   if (!read.ok) throw invalid([{ field: 'typed', message: parseWords(read.failure) }]);
@@ -76,9 +80,6 @@ function readingValue(tracer: Tracer, { checkId, typed, value, confirmed }: Sent
     );
   return read.value;
 }
-
-const SUSPECTS_ON_RULER = 5;
-const UNKNOWN: Conditions = { warmth: 'unknown', faultPresent: 'unknown' };
 
 /** A simulated meter's whole run, so that the stream itself computes nothing. */
 const METER_EVERY_SECONDS = 0.25;
@@ -100,9 +101,8 @@ export const TASKS = {
     withTracer(cache, machine, house, (t) => traceView(t, job.complaint, events, now)),
   ruler: (cache: TracerCache, { machine, house, job, events, checkId }: OfJob & { checkId: string }) =>
     withTracer(cache, machine, house, (t) => {
-      const { suspects } = t.trace(job.complaint, events, UNKNOWN);
-      const leading = suspects.slice(0, SUSPECTS_ON_RULER).map((s) => s.fault);
-      return ruler(t.weigher, checkOf(t, checkId), leading);
+      t.weigher.learnAll(events);
+      return jobRuler(t, job.complaint, events, checkOf(t, checkId));
     }),
   causes: (cache: TracerCache, { machine, house, job, events, faultId }: OfJob & { faultId: string }) =>
     withTracer(cache, machine, house, (t) => {

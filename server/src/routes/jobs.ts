@@ -74,12 +74,13 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
     const { machine } = await getMachine(store, await machineIdOf(store, id(req)));
     const { house } = await readHouse(store);
     const value = await compute.run('reading', { machine, house, sent });
-    const { confirmed: _confirmed, supersedes, soakMinutes, typed = '', value: _value, ...rest } = sent;
+    const { confirmed: _confirmed, supersedes, soakMinutes, probe, typed = '', value: _value, ...rest } = sent;
     const reading: Reading = {
       ...entry(req, rest),
       value,
       typed,
       ...(soakMinutes === undefined ? {} : { soakMinutes }),
+      ...(probe ? { probe } : {}),
       ...(supersedes ? { supersedes } : {}),
     };
     await add(req, res, { type: 'reading', reading });

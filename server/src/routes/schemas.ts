@@ -3,6 +3,7 @@ import {
   complaintSchema,
   conditionsSchema,
   fixSchema,
+  freeProbeSchema,
   jobBodySchema,
   readingValueSchema,
   settingSchema,
@@ -51,6 +52,8 @@ export const newReadingSchema = conditionsSchema
   .extend({
     ...entered,
     checkId: z.string().min(1).max(80),
+    /** Where the leads were, where the machine does not list the check. */
+    probe: freeProbeSchema.optional(),
     /** As a person types it; or give `value`. */
     typed: z.string().max(80).optional(),
     value: readingValueSchema.optional(),

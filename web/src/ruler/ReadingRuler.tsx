@@ -86,6 +86,9 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
             </text>
           </g>
         )}
+        {ruler.well.edge && Number.isFinite(ruler.well.edge.high) && (
+          <Edge span={[x(ruler.well.edge.low), x(ruler.well.edge.high)]} />
+        )}
         <Band landing={ruler.well} span={span(ruler.well)} openAt={x(Infinity)} />
         {ruler.suspects.map((s, i) => (
           <Row
@@ -105,6 +108,22 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
         <p className="condensed text-[13.5px] text-soft">As when well: {asWell.map((s) => s.label).join(' · ')}</p>
       )}
     </div>
+  );
+}
+
+/** About the band: what the instrument's own error may add. */
+function Edge({ span: [a, b] }: { span: [number, number] }) {
+  return (
+    <rect
+      x={a}
+      y={TOP + 4}
+      width={Math.max(0, b - a)}
+      height={BAND - 8}
+      rx="3"
+      fill="none"
+      stroke="var(--well)"
+      strokeDasharray="3 3"
+    />
   );
 }
 

@@ -1,4 +1,4 @@
-import type { Conditions, House, MachineBody, UsedAlternator, UsedStarter } from '@pondu/core';
+import type { Conditions, FreeProbe, House, MachineBody, UsedAlternator, UsedStarter } from '@pondu/core';
 import { wrap, type Remote } from 'comlink';
 import useSWR from 'swr';
 import type { Answer, JobInput, TracerApi } from './worker.ts';
@@ -30,8 +30,15 @@ type Input = JobInput | undefined;
 
 export const useTrace = (input: Input, now: Conditions) =>
   useAnswer(input ? ['trace', input, now] : null, () => tracer().trace(input!, now));
-export const useRuler = (input: Input, now: Conditions, checkId: string | undefined) =>
-  useAnswer(input && checkId ? ['ruler', input, now, checkId] : null, () => tracer().ruler(input!, now, checkId!));
+export const useRuler = (input: Input, checkId: string | undefined, added: readonly string[] = [], probe?: FreeProbe) =>
+  useAnswer(input && checkId ? ['ruler', input, checkId, added, probe ?? null] : null, () =>
+    tracer().ruler(input!, checkId!, added, probe),
+  );
+/** What these checks read when all is well. */
+export const useWells = (input: Input, checkIds: readonly string[]) =>
+  useAnswer(input ? ['wells', input.machine.fitOut, input.machine.plates, input.house, checkIds] : null, () =>
+    tracer().wells(input!, checkIds),
+  );
 export const useCauses = (input: Input, faultId: string | undefined) =>
   useAnswer(input && faultId ? ['causes', input, faultId] : null, () => tracer().causes(input!, faultId!));
 export const useProof = (input: Input) => useAnswer(input ? ['proof', input] : null, () => tracer().proof(input!));

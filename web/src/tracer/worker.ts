@@ -7,7 +7,7 @@ import {
   modelView,
   overMinutes,
   proofView,
-  ruler,
+  jobRuler,
   settingsView,
   traceCauses,
   TracerCache,
@@ -15,10 +15,12 @@ import {
   Unsolved,
   unsolvedWords,
   waveforms,
+  wellsView,
   wayNetlist,
   withTracer,
   type Complaint,
   type Conditions,
+  type FreeProbe,
   type House,
   type JobEvent,
   type MachineBody,
@@ -50,20 +52,24 @@ const answer = <T>(work: () => T): Answer<T> => {
 const TRACERS_KEPT = 4;
 const tracers = new TracerCache(TRACERS_KEPT);
 
-const SUSPECTS_ON_RULER = 5;
 type Of = Pick<JobInput, 'machine' | 'house'>;
 const traced = <T>({ machine, house }: Of, work: (tracer: Tracer) => T): Answer<T> =>
   answer(() => withTracer(tracers, machine, house, work));
 
 const api = {
   trace: (input: JobInput, now: Conditions) => traced(input, (t) => traceView(t, input.complaint, input.events, now)),
-  ruler: (input: JobInput, now: Conditions, checkId: string) =>
+  ruler: (input: JobInput, checkId: string, added: readonly string[], probe?: FreeProbe) =>
     traced(input, (t) => {
+      if (probe) t.weigher.learn(probe);
+      t.weigher.learnAll(input.events);
       const check = t.weigher.check(checkId);
       if (!check) throw new Error(`This machine has no check "${checkId}".`);
-      const { suspects } = t.trace(input.complaint, input.events, now);
-      const leading = suspects.slice(0, SUSPECTS_ON_RULER).map((s) => s.fault);
-      return { check: checkView(check), ruler: ruler(t.weigher, check, leading) };
+      return { check: checkView(check), ruler: jobRuler(t, input.complaint, input.events, check, added) };
+    }),
+  wells: (input: JobInput, checkIds: readonly string[]) =>
+    traced(input, (t) => {
+      t.weigher.learnAll(input.events);
+      return wellsView(t, checkIds);
     }),
   causes: (input: JobInput, faultId: string) =>
     traced(input, (t) => {

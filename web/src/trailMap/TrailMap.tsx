@@ -6,6 +6,7 @@ import './trailMap.css';
 
 const STATE_WORDS: Readonly<Record<StationState['state'], string>> = {
   proven: 'proven',
+  cleared: 'cleared, not measured',
   'lost here': 'lost here',
   unknown: 'not proven',
 };
@@ -83,6 +84,7 @@ export function TrailKey() {
   return (
     <ul className="trail-key" aria-label="What the lines mean">
       <li data-state="proven">proven</li>
+      <li data-state="cleared">cleared, not measured</li>
       <li data-state="unknown">not proven</li>
       <li data-state="lost here">lost here</li>
       <li data-state="bar">suspicion</li>

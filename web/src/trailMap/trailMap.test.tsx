@@ -8,6 +8,7 @@ const states = [
   { id: 'battery', share: 0.001, state: 'proven' },
   { id: 'switch', share: 0.1, state: 'unknown' },
   { id: 'coil', share: 0.85, state: 'lost here' },
+  { id: 'cap', share: 0, state: 'cleared' },
 ] as const;
 afterEach(cleanup);
 
@@ -15,6 +16,12 @@ it('tells proven, unknown and cold stretches apart in words as well as lines', (
   render(<TrailMap stations={stations} states={states} selected={undefined} onSelect={() => undefined} />);
   const names = screen.getAllByRole('button').map((b) => b.textContent);
   expect(names).toEqual(['batteryproven', 'switch10 %not proven', 'coil85 %lost here']);
+});
+
+it('does not call proven what was only reasoned away', () => {
+  const cap = { id: 'cap', label: 'cap', picture: 'cap' };
+  render(<TrailMap stations={[cap]} states={states} selected={undefined} onSelect={() => undefined} />);
+  expect(screen.getByRole('button').textContent).toBe('capcleared, not measured');
 });
 
 it('is walked with the arrow keys and picked with Enter', async () => {

@@ -9,9 +9,12 @@ export function CardReadings({
   events,
   checks,
   trails,
+  wells,
 }: {
   events: readonly JobEvent[];
-  checks: readonly { check: CheckView; well: Landing }[];
+  checks: readonly { check: CheckView }[];
+  /** What each check read should show, by its id. */
+  wells: Readonly<Record<string, Landing>>;
   trails: Trails;
 }) {
   const superseded = new Set(
@@ -22,7 +25,9 @@ export function CardReadings({
   const wellWords = (id: string): string => {
     const found = checks.find((c) => c.check.id === id);
     if (!found) return '';
-    const { check, well } = found;
+    const { check } = found;
+    const well = wells[id];
+    if (!well) return '';
     if (check.dimension === null) return Object.entries(well.words).sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
     return well.openShare === 1 ? 'OL' : formatBand(well.low, well.high, check.dimension);
   };

@@ -1,4 +1,4 @@
-import { formatBand, type CheckView, type RankedView, type Ruler } from '@pondu/core';
+import { formatBand, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
 import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
@@ -6,6 +6,8 @@ import { PlugGrid } from '../../ruler/PlugGrid.tsx';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
 import { WordRuler } from '../../ruler/WordRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { SelectField } from '../../ui/Field.tsx';
+import { Folded } from '../../ui/Folded.tsx';
 import { minutesWords } from '../../words/belief.ts';
 import { placeholder } from '../../words/failures.ts';
 import { Cautions, useUnderstood } from './Cautions.tsx';
@@ -29,6 +31,9 @@ interface Props {
   onChoose: (checkId: string) => void;
   /** Where the same check stands in large figures. */
   yard?: string;
+  /** Ways of failing that can be laid on the ruler besides those that it tells apart. */
+  faults?: ModelView['faults'];
+  onAdd?: (faultId: string) => void;
   /** What belongs to the same round. */
   children?: React.ReactNode;
 }
@@ -63,6 +68,8 @@ export function CheckCard({
   alternatives,
   onChoose,
   yard,
+  faults = [],
+  onAdd,
   children,
 }: Props) {
   const [understood, understand] = useUnderstood(check.cautions);
@@ -186,8 +193,33 @@ export function CheckCard({
         )}
         <ConditionsRow entry={entry} />
       </form>
+      {onAdd && <AddSuspect faults={faults} ruler={ruler} onAdd={onAdd} />}
       {children}
     </section>
+  );
+}
+
+/** Any way of failing, to see where it would read. */
+function AddSuspect({
+  faults,
+  ruler,
+  onAdd,
+}: {
+  faults: ModelView['faults'];
+  ruler: Ruler;
+  onAdd: (faultId: string) => void;
+}) {
+  const shown = new Set(ruler.suspects.map((s) => s.faultId));
+  const options = faults.filter((f) => !shown.has(f.id)).map((f) => ({ value: f.id, label: `${f.part} ${f.how}` }));
+  return (
+    <Folded name="Where would another suspect read?">
+      <SelectField
+        label="Lay it on the ruler"
+        value=""
+        options={[{ value: '', label: 'Choose one' }, ...options]}
+        onChange={(id) => id && onAdd(id)}
+      />
+    </Folded>
   );
 }
 

@@ -4,16 +4,19 @@ import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
 import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
-import { useModel, useProof, useSettings } from '../../tracer/useTracer.ts';
+import { useModel, useProof, useSettings, useTrace, useWells } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { moneyWords } from '../../words/belief.ts';
 import { complaintWords } from '../../words/complaint.ts';
 import { CardReadings } from './CardReadings.tsx';
+import { CardStations } from './CardStations.tsx';
 import { CardSection } from './CardSection.tsx';
-import { inputOf } from './jobInput.ts';
+import { inputOf, nowOf } from './jobInput.ts';
 import { bySeverity } from './SnagPanel.tsx';
 import { Spine } from './Spine.tsx';
+
+const UNKNOWN = { warmth: 'unknown', faultPresent: 'unknown' } as const;
 
 /** The job card: prints on A4 and Letter. */
 export function JobCardPage() {
@@ -27,9 +30,13 @@ export function JobCardPage() {
   const model = useModel(machine.data?.machine, house.data?.house);
   const proof = useProof(input);
   const settings = useSettings(input);
+  const trace = useTrace(input, job.data ? nowOf(job.data) : UNKNOWN);
+  const read = job.data ? job.data.events.flatMap((e) => (e.type === 'reading' ? [e.reading.checkId] : [])) : [];
+  const wells = useWells(input, [...new Set(read)].sort());
   const error = job.error ?? machine.error ?? house.error ?? model.error;
   if (error && !ready) return <Failed error={error} retry={() => void job.mutate()} />;
-  if (!ready || !model.data || !proof.data || !settings.data) return <Loading what="Writing the card" />;
+  if (!ready || !model.data || !proof.data || !settings.data || !wells.data || !trace.data)
+    return <Loading what="Writing the card" />;
 
   const { job: body, events, snags } = job.data!;
   const m = machine.data!.machine;
@@ -73,8 +80,18 @@ export function JobCardPage() {
           {body.complaint.before && <p>Done just before: {body.complaint.before}</p>}
         </CardSection>
         <CardSection title="Readings">
-          <CardReadings events={events} checks={model.data.checks} trails={model.data.trails} />
+          <CardReadings
+            events={events}
+            checks={[...model.data.checks, ...trace.data.probes.map((check) => ({ check }))]}
+            trails={model.data.trails}
+            wells={wells.data}
+          />
         </CardSection>
+        {read.length > 0 && (
+          <CardSection title="How far it is known">
+            <CardStations stations={model.data.stations} states={trace.data.stations} />
+          </CardSection>
+        )}
         <CardSection title="Repair">
           {fixes.length === 0 ? (
             <p>None written down.</p>

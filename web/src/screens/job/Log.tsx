@@ -25,6 +25,8 @@ function Whence({ event, waits }: { event: JobEvent; waits: boolean }) {
   ) : null;
 }
 
+const STANDING = { well: 'well', above: 'above the band', below: 'below the band', off: 'off' } as const;
+
 /** Everything that happened, oldest first. A reading is never edited: a correction stands beside it. */
 export function Log({
   place,
@@ -66,7 +68,7 @@ export function Log({
               const check = checkOf(reading.checkId);
               const old = superseded.has(reading.id);
               const odd = trace.atOdds.find((o) => o.readingId === reading.id);
-              const failed = trace.failed.includes(reading.id);
+              const failed = trace.failed.find((f) => f.readingId === reading.id);
               return (
                 <li
                   key={reading.id}
@@ -75,7 +77,7 @@ export function Log({
                   <span className="tag w-24">{format(new Date(reading.at), 'd MMM HH:mm')}</span>
                   <span className="grow basis-56">{check?.label ?? reading.checkId}</span>
                   <b className={`w-32 ${failed && !old ? 'text-lost' : ''}`}>{readingWords(reading, check)}</b>
-                  <span className="w-20 text-[14px]">{failed ? 'off' : 'well'}</span>
+                  <span className="w-28 text-[14px]">{STANDING[failed?.standing ?? 'well']}</span>
                   <span className="tag w-40">
                     {[reading.warmth === 'unknown' ? '' : reading.warmth, PRESENT[reading.faultPresent]]
                       .filter(Boolean)
@@ -83,6 +85,9 @@ export function Log({
                   </span>
                   <Whence event={e} waits={waiting.has(reading.id)} />
                   {reading.note && <span className="basis-full text-[14px] text-soft">{reading.note}</span>}
+                  {failed && !failed.explained && !old && !odd && (
+                    <span className="text-[14px] text-soft">out of its band; not what stops it</span>
+                  )}
                   {odd && <span className="text-[14px] font-semibold text-warn">fits nothing well: repeat it</span>}
                   {!old && check && (
                     <Button

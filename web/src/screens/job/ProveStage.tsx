@@ -30,7 +30,7 @@ export function ProveStage(place: JobPlace) {
   const [params, setParams] = useSearchParams();
   const proofs = proof.data?.proofs ?? [];
   const chosen = params.get('check') ?? proofs.find((p) => p.state !== 'passed')?.check.id;
-  const ruler = useRuler(input, nowOf(stored), chosen);
+  const ruler = useRuler(input, chosen);
   const hot = proofs.some((p) => p.warmth === 'hot');
   const now = { faultPresent: 'no' as const, warmth: hot ? ('hot' as const) : nowOf(stored).warmth };
   const entry = useReadingEntry({

@@ -3,6 +3,8 @@ import { useState } from 'react';
 import type { StoredJob } from '../../api/types.ts';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
+import { useWells } from '../../tracer/useTracer.ts';
+import type { JobInput } from '../../tracer/worker.ts';
 import { useDraft } from '../../draft/useDraft.ts';
 import { BesideBars } from '../../ruler/BesideBars.tsx';
 import { inGaugeUnit, type GaugeUnit } from '../../ruler/gaugeUnit.ts';
@@ -13,6 +15,7 @@ import { failureWords, placeholder } from '../../words/failures.ts';
 
 interface Props {
   stored: StoredJob;
+  input: JobInput | undefined;
   /** Checks of the round, number one first. */
   round: ModelView['checks'];
   now: Conditions;
@@ -20,7 +23,9 @@ interface Props {
 }
 
 /** All of a round on one sheet, from field to field by tab; what is left empty is not sent. */
-export function RoundSheet({ stored, round, now, gaugeUnit }: Props) {
+export function RoundSheet({ stored, input, round, now, gaugeUnit }: Props) {
+  const ids = round.map((c) => c.check.id);
+  const wells = useWells(input, ids);
   const what = round[0]!.check.beside!.what;
   const dimension = round[0]!.check.dimension!;
   const [typed, setTyped, clear] = useDraft<Readonly<Record<string, string>>>(`${stored.id}.round.${what}`, {});
@@ -36,14 +41,15 @@ export function RoundSheet({ stored, round, now, gaugeUnit }: Props) {
     const { check } = round.find((c) => c.check.id === id)!;
     return readTyped(check, meant(id));
   };
-  const bars = round.map(({ check, well }) => {
+  const bars = round.map(({ check }) => {
+    const well = wells.data?.[check.id];
     const fresh = (typed[check.id] ?? '').trim() ? read(check.id) : undefined;
     const last = stored.events.findLast((e) => e.type === 'reading' && e.reading.checkId === check.id);
     const value = fresh?.ok ? fresh.value : last?.type === 'reading' ? last.reading.value : undefined;
     return {
       n: check.beside!.n,
-      low: well.low,
-      high: well.high,
+      low: well?.low ?? NaN,
+      high: well?.high ?? NaN,
       value: value?.kind === 'number' ? value.value : undefined,
     };
   });
@@ -100,11 +106,13 @@ export function RoundSheet({ stored, round, now, gaugeUnit }: Props) {
             />
           ))}
         </div>
-        <BesideBars
-          label={what}
-          bars={bars}
-          said={(v) => formatQuantity(v, dimension, unit ? { unit, significant: 3 } : { significant: 3 })}
-        />
+        {wells.data && (
+          <BesideBars
+            label={what}
+            bars={bars}
+            said={(v) => formatQuantity(v, dimension, unit ? { unit, significant: 3 } : { significant: 3 })}
+          />
+        )}
         <Button look="do" type="submit" className="justify-self-start" disabled={saving}>
           {saving ? 'Saving…' : 'Save the round'}
         </Button>

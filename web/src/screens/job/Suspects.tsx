@@ -1,10 +1,12 @@
-import type { CheckView, House, JobEvent, SuspectView, TraceView } from '@pondu/core';
+import type { CheckView, House, JobEvent, LineView, TraceView } from '@pondu/core';
 import { Fragment } from 'react';
 import { TRAIL_LABELS } from '../../words/trails.ts';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { bearing, cellWords, minutesWords, moneyWords, percent, shareWords } from '../../words/belief.ts';
 
 const SHOWN = 6;
+/** A line below this is no suspect any more, unless it leads. */
+const SUSPECTED = 0.005;
 const EVIDENCE_SHOWN = 3;
 
 /** Share of belief, the evidence in words, minutes and money; while a reading is typed, what it would change. */
@@ -21,11 +23,12 @@ export function Suspects({
   events: readonly JobEvent[];
   checks: readonly { check: CheckView }[];
 }) {
+  const lines = trace.lines.slice(0, SHOWN).filter((l, i) => i === 0 || l.share >= SUSPECTED);
   const labelOf = (checkId: string) => checks.find((c) => c.check.id === checkId)?.check.label ?? checkId;
-  const old = (s: { faultId: string }) => before && (before.suspects.find((b) => b.faultId === s.faultId)?.share ?? 0);
+  const old = (l: LineView) => before && (before.lines.find((b) => b.repair.id === l.repair.id)?.share ?? 0);
   const fixed = events.some((e) => e.type === 'fix');
-  const several = new Set(trace.suspects.slice(0, SHOWN).map((s) => s.trail)).size > 1;
-  const told = new Set<string>(trace.suspects.map((s) => s.trail));
+  const several = new Set(lines.map((l) => l.trail)).size > 1;
+  const told = new Set<string>(trace.lines.map((l) => l.trail));
   return (
     <section aria-label="Suspects" className="card content-start p-3">
       <div className="flex items-baseline justify-between">
@@ -33,10 +36,10 @@ export function Suspects({
         {before && <span className="text-[13px] font-semibold text-do">with what you are typing</span>}
       </div>
       <ol aria-live="polite" className="mt-1 grid gap-2.5">
-        {trace.suspects.slice(0, SHOWN).map((s, i) => (
+        {lines.map((s, i) => (
           <Suspect
-            key={s.faultId}
-            suspect={s}
+            key={s.repair.id}
+            line={s}
             before={old(s)}
             first={i === 0}
             house={house}
@@ -67,14 +70,14 @@ export function Suspects({
 }
 
 function Suspect({
-  suspect: s,
+  line: s,
   before,
   first,
   house,
   labelOf,
   several,
 }: {
-  suspect: SuspectView;
+  line: LineView;
   before: number | undefined;
   first: boolean;
   house: House;
@@ -87,7 +90,7 @@ function Suspect({
     <li className="grid gap-0.5">
       <div className="flex items-baseline justify-between gap-2">
         <span className={first ? 'font-semibold' : ''}>
-          {s.part} <span className="font-normal">{s.how}</span>{' '}
+          {s.part} <span className="font-normal">{waysWords(s)}</span>{' '}
           {several && <span className="tag font-normal">{TRAIL_LABELS[s.trail].toLowerCase()}</span>}
         </span>
         <span className="shrink-0 font-semibold">{percent(s.share)}</span>
@@ -110,13 +113,7 @@ function Suspect({
   );
 }
 
-function EvidenceList({
-  evidence,
-  labelOf,
-}: {
-  evidence: SuspectView['evidence'];
-  labelOf: (checkId: string) => string;
-}) {
+function EvidenceList({ evidence, labelOf }: { evidence: LineView['evidence']; labelOf: (checkId: string) => string }) {
   return (
     <ul className="condensed text-[13.5px]">
       {evidence.map((e) => (
@@ -129,9 +126,18 @@ function EvidenceList({
   );
 }
 
+const WAYS_SAID = 3;
+/** In which ways it may have failed, the likeliest first. */
+function waysWords({ ways, alike }: LineView): string {
+  const said = ways.slice(0, WAYS_SAID).map((w) => w.how);
+  const rest = ways.length - said.length;
+  const how = `${said.join(', or ')}${rest > 0 ? `, or ${rest} more` : ''}`;
+  return alike > 1 ? `(one of ${alike}, nothing tells which) ${how}` : how;
+}
+
 /** Readings that would take the lead from the first suspect. */
 function MindChangers({ trace }: { trace: TraceView }) {
-  const lead = trace.suspects[0];
+  const lead = trace.lines[0];
   if (!lead || lead.share < 0.3 || trace.mindChangers.length === 0) return null;
   return (
     <div className="mt-3 border-t border-rule pt-2">

@@ -1,4 +1,4 @@
-import type { JobEvent, ModelView, TrailName } from '@pondu/core';
+import { freeProbeId, type FreeProbe, type JobEvent, type ModelView, type TrailName } from '@pondu/core';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
@@ -9,6 +9,8 @@ import { TrailLines } from '../../trailMap/TrailLines.tsx';
 import { CheckCard } from './CheckCard.tsx';
 import { CheckList } from './CheckList.tsx';
 import { nowOf } from './jobInput.ts';
+import { ProbePanel } from './ProbePanel.tsx';
+import { probeOf } from './probeParam.ts';
 import { Log } from './Log.tsx';
 import type { JobPlace } from './place.ts';
 import { RoundSheet } from './RoundSheet.tsx';
@@ -29,6 +31,13 @@ function unproposed(checkId: string, checks: ModelView['checks'], events: readon
   return own?.check.running ? 'Not proposed: the engine has to run for it.' : 'Not proposed now.';
 }
 
+/** One more suspect on the ruler. */
+function withAlso(old: URLSearchParams, faultId: string): URLSearchParams {
+  const fresh = new URLSearchParams(old);
+  if (!fresh.getAll('with').includes(faultId)) fresh.append('with', faultId);
+  return fresh;
+}
+
 /** The tracing stage: trail map, next check with its ruler, suspects; the log below. */
 export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly?: boolean }) {
   const { stored, input, house, machine } = place;
@@ -42,7 +51,10 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   const asked = trace.data?.verdict.kind === 'second check' && !lookOnly ? trace.data.verdict.check.id : undefined;
   const next = asked ?? ranked[0]?.id;
   const chosen = params.get('check') ?? next;
-  const ruler = useRuler(input, now, chosen);
+  const added = params.getAll('with');
+  const probe = probeOf(chosen, params, stored.events);
+  const ruler = useRuler(input, chosen, added, probe);
+  const free = probe && ruler.data?.check.id === chosen ? { check: ruler.data!.check, probe } : undefined;
   const correcting = params.get('corrects') ?? undefined;
 
   const put = (next: Record<string, string | undefined>) =>
@@ -56,12 +68,16 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
       },
       { replace: true },
     );
-  const choose = (check: string | undefined) => put({ check, station: undefined, corrects: undefined });
+  const choose = (check: string | undefined) =>
+    put({ check, station: undefined, corrects: undefined, probe: undefined });
+  const probeAt = (p: FreeProbe) =>
+    put({ check: freeProbeId(p), probe: JSON.stringify(p), station: undefined, corrects: undefined });
 
   const entry = useReadingEntry({
     place,
     now,
     checkId: chosen,
+    free,
     correcting,
     // A better check found while a reading is being typed does not take the place of the one in hand.
     begun: () => put({ check: chosen }),
@@ -80,6 +96,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   if (trace.error || model.error) return <Failed error={trace.error ?? model.error} />;
   if (!trace.data || !model.data) return <Loading what="Working out what each check should read" />;
   const before = entry.previewInput && preview.data && !preview.isLoading ? trace.data : undefined;
+  const checks = [...model.data.checks, ...trace.data.probes.map((check) => ({ check, owned: true }))];
   const shown = before ? preview.data! : trace.data;
   const beside = model.data.checks.find((c) => c.check.id === chosen)?.check.beside?.what;
   const round = beside ? model.data.checks.filter((c) => c.check.beside?.what === beside) : [];
@@ -128,18 +145,25 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
             {...ruler.data}
             rank={trace.data.ranked.find((r) => r.id === chosen)}
             isNext={chosen === next}
-            unproposed={unproposed(chosen, model.data.checks, stored.events)}
+            unproposed={
+              free
+                ? 'Your own: the model says what it should read.'
+                : unproposed(chosen, model.data.checks, stored.events)
+            }
             busy={trace.isLoading}
             yard={`/jobs/${stored.id}/yard?check=${chosen}`}
             entry={entry}
             opened={trace.data.opened}
             alternatives={ranked.filter((r) => r.id !== chosen).slice(0, 2)}
             onChoose={choose}
+            faults={model.data.faults}
+            onAdd={(faultId) => setParams((old) => withAlso(old, faultId), { replace: true })}
           >
             {round.length > 1 && (
               <RoundSheet
                 key={round[0]!.check.id}
                 stored={stored}
+                input={input}
                 round={round}
                 now={entry.conditions}
                 gaugeUnit={entry.gaugeUnit}
@@ -152,14 +176,25 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           chosen && <Loading what="Working out the ruler" />
         )}
       </div>
-      <Suspects trace={shown} before={before} house={house} events={stored.events} checks={model.data.checks} />
+      <Suspects trace={shown} before={before} house={house} events={stored.events} checks={checks} />
       {model.data.trails.some((t) => t.id === 'spark') && (
         <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
       )}
       {model.data.slow && <MinutesPanel machine={machine} house={house} suspects={trace.data.suspects} />}
+      {!lookOnly && model.data.probing && (
+        <div className="lg:col-span-2">
+          <ProbePanel
+            jobId={stored.id}
+            probing={model.data.probing}
+            stations={model.data.stations}
+            station={station}
+            onProbe={probeAt}
+          />
+        </div>
+      )}
       <Log
         place={place}
-        checks={model.data.checks}
+        checks={checks}
         trace={trace.data}
         open={logOpen}
         onOpenChange={setLogOpen}

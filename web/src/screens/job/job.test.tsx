@@ -226,9 +226,10 @@ describe('the log', () => {
     );
     const rows = screen.getAllByRole('listitem');
     expect(rows[0]!.textContent).toContain('12.4 V');
-    expect(rows[0]!.textContent).toContain('well');
+    expect(rows[0]!.textContent).toContain('above the band');
     expect(rows[1]!.textContent).toContain('10 mV');
-    expect(rows[1]!.textContent).toContain('off');
+    expect(rows[1]!.textContent).toContain('below the band');
+    expect(rows[2]!.textContent).toContain('off');
     await userEvent.click(screen.getByRole('button', { name: 'Correct Ballast resistance' }));
     expect(onCorrect).toHaveBeenCalledWith('ballast-ohms', 'ballast-ohms');
   });

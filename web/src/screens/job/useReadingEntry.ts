@@ -2,6 +2,7 @@ import {
   readTyped,
   type CheckView,
   type Conditions,
+  type FreeProbe,
   type JobEvent,
   type Reading,
   type ReadingValue,
@@ -22,6 +23,8 @@ interface Options {
   place: JobPlace;
   now: Conditions;
   checkId: string | undefined;
+  /** A check that the machine does not list: what it shows, and where its leads are. */
+  free?: { check: CheckView; probe: FreeProbe } | undefined;
   correcting: string | undefined;
   /** The first sign of a reading for this check. */
   begun?: () => void;
@@ -62,7 +65,7 @@ function parse(check: CheckView | undefined, typed: string): { value?: ReadingVa
 }
 
 /** One reading on its way in: the draft, what it would change, the saving, and everything that can go wrong with it. */
-export function useReadingEntry({ place, now, checkId, correcting, begun, saved }: Options): ReadingEntry {
+export function useReadingEntry({ place, now, checkId, free, correcting, begun, saved }: Options): ReadingEntry {
   const { stored, machine, house, input } = place;
   const draftKey = draftKeyOf(stored.id, checkId, correcting);
   const [typed, setTyped, clearTyped] = useDraft(`${draftKey}.typed`, '');
@@ -76,7 +79,8 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
   const write = useJobWrites(stored);
   const { mutate } = useSWRConfig();
 
-  const check = model.data?.checks.find((c) => c.check.id === checkId)?.check;
+  const check = free?.check ?? model.data?.checks.find((c) => c.check.id === checkId)?.check;
+  const probe = free?.probe;
   const meant = check?.dimension === 'pressure' ? inGaugeUnit(typed, gaugeUnit) : typed;
   const { value, error } = parse(check, meant);
   const own = problem?.key === draftKey + typed ? problem : undefined;
@@ -99,6 +103,7 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
         confirmed,
         ...conditions,
         ...(correcting ? { supersedes: correcting } : {}),
+        ...(probe ? { probe } : {}),
       };
       await write('POST', '/readings', sent);
       clearTyped();
@@ -140,7 +145,7 @@ export function useReadingEntry({ place, now, checkId, correcting, begun, saved 
     save: (confirmed = false) => void send(confirmed),
     previewInput:
       value && check
-        ? { ...input, events: [...input.events, typedEvent(check, value, conditions, correcting)] }
+        ? { ...input, events: [...input.events, typedEvent(check, value, conditions, correcting, probe)] }
         : undefined,
   };
 }
@@ -150,6 +155,7 @@ function typedEvent(
   value: ReadingValue,
   conditions: Conditions,
   correcting: string | undefined,
+  probe: FreeProbe | undefined,
 ): JobEvent {
   const reading: Reading = {
     ...conditions,
@@ -160,6 +166,7 @@ function typedEvent(
     note: '',
     at: '2000-01-01T00:00:00Z',
     ...(correcting ? { supersedes: correcting } : {}),
+    ...(probe ? { probe } : {}),
   };
   return { type: 'reading', reading };
 }

@@ -5,10 +5,11 @@ import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { putDraft } from '../../draft/useDraft.ts';
-import { useModel } from '../../tracer/useTracer.ts';
+import { useModel, useWells } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { Cautions, useUnderstood } from '../job/Cautions.tsx';
+import { inputOf } from '../job/jobInput.ts';
 import { draftKeyOf } from '../job/useReadingEntry.ts';
 import { tone } from './tone.ts';
 import { useSimulatedMeter } from './useSimulatedMeter.ts';
@@ -31,6 +32,9 @@ export function YardPage() {
   const go = useNavigate();
   const [measuring, setMeasuring] = useState(0);
   const checkId = params.get('check') ?? '';
+  const ready = job.data && machine.data && house.data;
+  const input = ready ? inputOf(job.data!, machine.data!.machine, house.data!.house) : undefined;
+  const wells = useWells(input, [checkId]);
   const found = model.data?.checks.find((c) => c.check.id === checkId);
   const [understood, understand] = useUnderstood(found?.check.cautions ?? []);
   usePageTitle('Across the yard');
@@ -44,7 +48,8 @@ export function YardPage() {
   if (error) return <Failed error={error} />;
   if (!job.data || !model.data) return <Loading what="Opening the view" />;
   if (!found) return <Failed error={new Error('This machine has no such check.')} />;
-  const { check, well } = found;
+  const { check } = found;
+  const well = wells.data?.[check.id];
   const back = `/jobs/${id}/trace?check=${check.id}`;
 
   function take() {
@@ -77,7 +82,7 @@ export function YardPage() {
             </span>
           </p>
         )}
-        {check.dimension && well.openShare < 1 && (
+        {check.dimension && well && well.openShare < 1 && (
           <p className="mt-2 text-xl text-soft sm:text-2xl">
             when well {formatBand(well.low, well.high, check.dimension)}
           </p>

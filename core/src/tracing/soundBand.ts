@@ -1,0 +1,121 @@
+import { fromRuler, INSTRUMENTS, toRuler, type Instrument } from '../instruments/index.ts';
+import type { Footprint } from '../machine/footprint.ts';
+import type { MachineParams } from '../machine/known.ts';
+import { Scene } from '../machine/scene.ts';
+import type { Dimension } from '../quantity/index.ts';
+import type { Check } from '../trails/checks.ts';
+import { drawSound } from './draw.ts';
+import type { Model, Plate } from './model.ts';
+
+/** Where a check reads on a machine whose every figure lies on its plate, SI; `edge` adds the instrument's own error. */
+export interface SoundBand {
+  readonly low: number;
+  readonly high: number;
+  readonly edge: { readonly low: number; readonly high: number };
+  /** Of machines on their plates, about so many read OL. */
+  readonly openShare: number;
+}
+
+/** Of an instrument's error, standard deviations that still count as the band's edge. */
+const EDGE_ERRORS = 2;
+const OPEN_AT_AN_END = 0.1;
+/** What cannot be below nothing. */
+const NEVER_NEGATIVE: ReadonlySet<Dimension> = new Set<Dimension>([
+  'resistance',
+  'length',
+  'capacitance',
+  'current',
+  'speed',
+  'volume',
+  'share',
+]);
+const MIDDLE = () => 0.5;
+
+/**
+ * The plates' own tolerances carried through the machine: each figure alone is taken to the low and to the high end of
+ * its band, all others in the middle, and what that does to the reading is summed by squares, for independent figures
+ * do not all lie at their ends together. One figure alone so gives exactly its plate. Tested against draws.
+ */
+export class SoundBands {
+  private readonly model: Model;
+  private readonly middle: Scene;
+  private readonly ends = new Map<Plate, readonly Scene[]>();
+  private readonly known = new Map<Check, SoundBand>();
+
+  constructor(model: Model) {
+    this.model = model;
+    this.middle = new Scene(model.machine, drawSound(model, MIDDLE));
+  }
+
+  /** Of a check that shows a number. */
+  of(check: Check): SoundBand {
+    let band = this.known.get(check);
+    if (!band) this.known.set(check, (band = this.carried(check)));
+    return band;
+  }
+
+  /** What the instrument shows; beyond its range it shows OL. */
+  private value(scene: Scene, check: Check): number {
+    const instrument = INSTRUMENTS[check.instrument];
+    const seen = instrument.observe(scene, check);
+    if (seen.kind !== 'number') return NaN;
+    return instrument.limit !== undefined && seen.value > instrument.limit ? Infinity : seen.value;
+  }
+
+  private scenesAtEnds(plate: Plate): readonly Scene[] {
+    let scenes = this.ends.get(plate);
+    if (!scenes) {
+      const params: MachineParams = this.middle.params;
+      const { part, spec, low, high } = plate;
+      const at = (figure: number) =>
+        new Scene(this.model.machine, { ...params, [part.id]: { ...params[part.id], [spec.id]: figure } }, this.middle);
+      this.ends.set(plate, (scenes = low === high ? [] : [at(low), at(high)]));
+    }
+    return scenes;
+  }
+
+  /** Plates that a reading of this footprint may depend on at all. */
+  private platesOf({ parts, states, probed }: Footprint): Plate[] {
+    const network = probed || states.size > 0;
+    return [...this.model.plates.values()].filter(({ part }) => parts.has(part.id) || (network && !part.apart));
+  }
+
+  private carried(check: Check): SoundBand {
+    const instrument = INSTRUMENTS[check.instrument];
+    const dimension = instrument.dimension ?? 'ratio';
+    const { scene, footprint } = this.middle.watched();
+    const middle = this.value(scene, check);
+    const ends = this.platesOf(footprint).map((plate) =>
+      this.scenesAtEnds(plate)
+        .filter((end) => end.touches(footprint))
+        .map((end) => this.value(end, check)),
+    );
+    if (!(middle < Infinity)) return openBand(ends.flat(), instrument);
+    const at = toRuler(middle, dimension);
+    let [below, above] = [0, 0];
+    for (const moved of ends) {
+      const off = moved.filter(Number.isFinite).map((v) => toRuler(v, dimension) - at);
+      below += Math.min(0, ...off) ** 2;
+      above += Math.max(0, ...off) ** 2;
+    }
+    const [low, high] = [fromRuler(at - Math.sqrt(below), dimension), fromRuler(at + Math.sqrt(above), dimension)];
+    const least = NEVER_NEGATIVE.has(dimension) && middle >= 0 ? 0 : -Infinity;
+    return {
+      low: Math.max(least, low),
+      high,
+      edge: {
+        low: Math.max(least, low - EDGE_ERRORS * instrument.error(low)),
+        high: high + EDGE_ERRORS * instrument.error(high),
+      },
+      openShare: ends.flat().includes(Infinity) ? OPEN_AT_AN_END : 0,
+    };
+  }
+}
+
+/** In the middle of its plates it reads OL; at some end of them perhaps not. */
+function openBand(ends: readonly number[], instrument: Instrument): SoundBand {
+  const low = Math.min(Infinity, ...ends.filter(Number.isFinite));
+  if (low === Infinity) return { low, high: low, edge: { low, high: low }, openShare: 1 };
+  const edge = { low: low - EDGE_ERRORS * instrument.error(low), high: Infinity };
+  return { low, high: Infinity, edge, openShare: 1 - OPEN_AT_AN_END };
+}

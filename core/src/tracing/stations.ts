@@ -1,0 +1,122 @@
+import type { Complaint } from '../schema/job.ts';
+import type { Belief, Weigher } from './belief.ts';
+import type { PlacedReading } from './events.ts';
+import type { ModelFault } from './model.ts';
+import { faultShares } from './suspects.ts';
+
+/**
+ * What is known of a station: `proven` by readings that its faults would have changed, `cleared` because something else
+ * explains the complaint, though nobody measured here, or neither.
+ */
+export interface StationState {
+  readonly id: string;
+  readonly share: number;
+  readonly state: 'proven' | 'cleared' | 'lost here' | 'unknown';
+}
+
+const LOST_FROM = 0.5;
+/** Cleared: brought to a small part of what it was suspected of at first. */
+const CLEARED_BELOW = 0.01;
+const CLEARED_FALL = 0.2;
+/** A station that holds more of the belief than this is not proven, whatever was read. */
+const PROVEN_BELOW = 0.05;
+/** Proven: readings speak against so much of what it was suspected of. */
+const PROVEN_SHARE = 0.8;
+/** A fault that readings made so many times less likely than the machine without it is disproved. */
+const DISPROVED = Math.log(0.1);
+
+/** Belief by station. */
+export function stationShares(belief: Belief): Map<string, number> {
+  const shares = new Map<string, number>();
+  for (const [{ part }, mass] of faultShares(belief)) shares.set(part.station, (shares.get(part.station) ?? 0) + mass);
+  return shares;
+}
+
+const meanLog = (logs: Float64Array): number =>
+  Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / Math.max(1, logs.length));
+
+/** What the readings alone say of a fault, whatever else would explain them. */
+class Proofs {
+  private readonly weigher: Weigher;
+  private readonly complaint: Complaint;
+  private readonly readings: readonly PlacedReading[];
+  private readonly lead: ModelFault | undefined;
+
+  constructor(weigher: Weigher, belief: Belief, complaint: Complaint) {
+    this.weigher = weigher;
+    this.complaint = complaint;
+    this.readings = belief.story.readings;
+    this.lead = [...faultShares(belief)].sort((a, b) => b[1] - a[1])[0]?.[0];
+  }
+
+  /** Readings since something was last opened at a station: what was closed up again is as proven as it was left. */
+  private since(station: string): readonly PlacedReading[] {
+    const opening = this.readings.findLastIndex(({ reading }) => {
+      const check = this.weigher.check(reading.checkId);
+      return check?.station === station && check.opens.length > 0;
+    });
+    return opening < 0 ? this.readings : this.readings.slice(opening);
+  }
+
+  private log(faults: readonly ModelFault[], placed: PlacedReading): number {
+    const check = this.weigher.check(placed.reading.checkId)!;
+    return meanLog(this.weigher.readingLogs(faults, placed, check, this.complaint));
+  }
+
+  /**
+   * How one reading bears on a fault: its log-likelihood with the fault less that without it, on the sound machine or,
+   * where that explains the reading better, on the one with the leading fault. None where the fault changes nothing.
+   */
+  private against(fault: ModelFault, placed: PlacedReading): number {
+    const check = this.weigher.check(placed.reading.checkId);
+    if (!check || fault === this.lead || placed.repaired.has(fault.repairId)) return 0;
+    const predicted = (faults: readonly ModelFault[]) => this.weigher.ensemble(faults).predict(check);
+    if (predicted([fault]) === predicted([])) return 0;
+    const lead = this.lead && !placed.repaired.has(this.lead.repairId) ? this.lead : undefined;
+    const sound = this.log([], placed);
+    const led = lead ? this.log([lead], placed) : -Infinity;
+    return lead && led > sound ? this.log([lead, fault], placed) - led : this.log([fault], placed) - sound;
+  }
+
+  disproves(fault: ModelFault): boolean {
+    let sum = 0;
+    for (const placed of this.since(fault.part.station)) {
+      sum += this.against(fault, placed);
+      if (sum < DISPROVED) return true;
+    }
+    return false;
+  }
+}
+
+/** The stations of a machine as the readings leave them; `before` is what was thought before any. */
+export function stationStates(weigher: Weigher, belief: Belief, before: Belief, complaint: Complaint): StationState[] {
+  const [now, first] = [stationShares(belief), stationShares(before)];
+  const proofs = new Proofs(weigher, belief, complaint);
+  const suspected = new Map<string, [ModelFault, number][]>();
+  for (const [fault, mass] of faultShares(before)) {
+    const at = suspected.get(fault.part.station);
+    if (at) at.push([fault, mass]);
+    else suspected.set(fault.part.station, [[fault, mass]]);
+  }
+  const isProven = (id: string, prior: number): boolean => {
+    // The likeliest first: what is left open soon settles it.
+    const faults = (suspected.get(id) ?? []).sort((a, b) => b[1] - a[1]);
+    let open = 0;
+    for (const [fault, mass] of faults) {
+      if (belief.story.repaired.has(fault.repairId) || proofs.disproves(fault)) continue;
+      open += mass;
+      if (open > (1 - PROVEN_SHARE) * prior) return false;
+    }
+    return true;
+  };
+  return weigher.model.machine.stations.map(({ id }) => {
+    const [mass, prior] = [now.get(id) ?? 0, first.get(id) ?? 0];
+    const state = (): StationState['state'] => {
+      if (mass > LOST_FROM) return 'lost here';
+      if (belief.story.readings.length === 0 || prior === 0) return 'unknown';
+      if (mass < PROVEN_BELOW && isProven(id, prior)) return 'proven';
+      return mass < CLEARED_BELOW && mass < CLEARED_FALL * prior ? 'cleared' : 'unknown';
+    };
+    return { id, share: mass, state: state() };
+  });
+}
