@@ -15,6 +15,7 @@ export { minutesOf, type RankedCheck } from './tracing/nextCheck.ts';
 export { passes, ruler, type Landing, type Ruler } from './tracing/ruler.ts';
 export type { Evidence, Suspect } from './tracing/suspects.ts';
 export { freeProbeId, type Probing } from './trails/freeProbe.ts';
+export { recognised } from './tracing/recentWork.ts';
 export { jobRuler } from './tracing/told.ts';
 export type { StationState } from './tracing/stations.ts';
 export { trace, Tracer, TracerCache, tracerFor, type Trace } from './tracing/trace.ts';

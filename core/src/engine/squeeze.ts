@@ -14,12 +14,12 @@ const WORKS_FROM = 0.86;
 
 const shareOf = (scene: Known, cylinder: number): number => scene.see('compression', CRANKING, { cylinder });
 
-/** Chance that a cylinder squeezes its charge enough to fire. */
+/** Chance that a cylinder squeezes its charge enough to fire, and that the spark it gets is its own. */
 export function cylinderFires(scene: Known, state: MachineState, cylinder: number): number {
   const how = state.key !== 'run' ? 'crank' : state.speed === 'fast' ? 'fast' : 'idle';
   const from = FIRES_FROM[scene.machine.fit.spark ? 'spark' : 'itself'][how];
   const at = (share: number) => logistic((share - from) / 0.04);
-  return Math.min(1, at(shareOf(scene, cylinder)) / at(WORKS_FROM));
+  return Math.min(1, at(shareOf(scene, cylinder)) / at(WORKS_FROM)) * (1 - scene.see('offStroke', state, { cylinder }));
 }
 
 /** Chance that a cylinder does not fire for want of spark or squeeze, whatever its moment and mixture; of each. */

@@ -139,6 +139,10 @@ export const switching = (machine: Machine) =>
 export const hasHeldPoints = (machine: Machine): boolean =>
   hasPart(machine, 'switch') && (hasPart(machine, 'points') || hasPart(machine, idOf('points', 1)));
 
+/** Sparks are made by cranking, or at points by hand. */
+export const crankOrFlick = (machine: Machine, crank: string): string =>
+  hasHeldPoints(machine) ? `${crank}, or flick the points with the key on.` : `${crank}.`;
+
 export const hasPart = (machine: Machine, id: string): boolean => machine.parts.some((p) => p.id === id);
 
 /** A node of a part, by the part's own name for it. */

@@ -54,6 +54,8 @@ export interface Observables {
   /** Manifold pressure, pascal absolute, and speed of an idling engine; share of full load's air that gets through. */
   idles: { at: undefined; value: { readonly pascals: number; readonly rpm: number } };
   breathes: { at: undefined; value: number };
+  /** Chance that a cylinder gets another's spark, on the wrong stroke. */
+  offStroke: { at: { readonly cylinder: number }; value: number };
   /** Pressure of a cylinder as it is turned, over what it would reach if nothing leaked. */
   compression: { at: { readonly cylinder: number }; value: number };
   /** Chance that oil reaches a cylinder's plug. */
@@ -101,6 +103,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   pulls: () => 3,
   idles: ({ machine: { fit } }) => ({ pascals: 40e3, rpm: fit.cylinders <= 2 ? 1200 : 850 }),
   breathes: () => 1,
+  offStroke: () => 0,
   compression: () => 0.97,
   oil: () => 0,
   valvesLate: () => 0,

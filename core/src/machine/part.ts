@@ -68,6 +68,8 @@ export interface FaultMode {
   readonly weight: number;
   /** The id of one of the part's repairs. */
   readonly repair: string;
+  /** Only hands do it: swapped, reversed, set wrong. Work done just before makes it likelier by far. */
+  readonly byHand?: true;
   /** The condition that brings it on when it comes and goes. */
   readonly comesWith?: 'heat' | 'damp' | 'shaking';
   /** The figures of the failed part; `severity` 0…1 from slight to complete. Pure. */

@@ -1,6 +1,7 @@
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import { tell } from '../tracing/events.ts';
+import { demands } from './demands.ts';
 import { passes } from '../tracing/ruler.ts';
 import type { Tracer } from '../tracing/trace.ts';
 
@@ -8,7 +9,8 @@ export type ProofState = 'to do' | 'passed' | 'failed' | 'wrong conditions';
 
 export interface Proof {
   readonly check: Check;
-  readonly why: 'what was complained of' | 'failed before' | 'spark on every cylinder';
+  readonly why:
+    'what was complained of' | 'failed before' | 'spark on every cylinder' | 'its repair asks for it' | 'its cause';
   /** The reading after the last repair that answers it, if there is one. */
   readonly reading: Reading | undefined;
   readonly before: Reading | undefined;
@@ -36,7 +38,12 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
   const wanted: [string, Proof['why']][] = [[TRY_IT, 'what was complained of']];
   for (const id of failed.keys()) if (id !== EVERY_SPARK && id !== TRY_IT) wanted.push([id, 'failed before']);
   wanted.push([EVERY_SPARK, failed.has(EVERY_SPARK) ? 'failed before' : 'spark on every cylinder']);
-  return wanted.flatMap(([id, why]): Proof[] => {
+  const asked = demands(tracer, events);
+  for (const id of asked.cause) wanted.push([id, 'its cause']);
+  for (const id of asked.repair) wanted.push([id, 'its repair asks for it']);
+  // Each once, for the first reason.
+  const reasons = [...new Map([...wanted].reverse())].reverse();
+  return reasons.flatMap(([id, why]): Proof[] => {
     const check = tracer.weigher.check(id);
     if (!check) return [];
     const reading = after.get(id);

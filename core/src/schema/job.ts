@@ -3,6 +3,16 @@ import { freeProbeSchema } from './freeProbe.ts';
 import { STAGES } from './stages.ts';
 import { SYMPTOMS } from './symptoms.ts';
 
+/** Work that was done before it began: at which station, what, and how long ago. */
+export const recentWorkSchema = z
+  .object({
+    station: z.string().min(1).max(80),
+    what: z.enum(['new', 'disturbed', 'wired']),
+    ago: z.enum(['just before', 'days', 'weeks']),
+  })
+  .meta({ id: 'RecentWork' });
+export type RecentWork = z.infer<typeof recentWorkSchema>;
+
 export const complaintSchema = z
   .object({
     symptom: z.enum(SYMPTOMS),
@@ -13,6 +23,8 @@ export const complaintSchema = z
     since: z.string().max(200).default(''),
     /** Repairs and parts just before it began: recent parts are suspects. */
     before: z.string().max(1000).default(''),
+    /** The same by station: it weighs as evidence. */
+    recent: z.array(recentWorkSchema).max(12).optional(),
   })
   .meta({ id: 'Complaint' });
 export type Complaint = z.infer<typeof complaintSchema>;

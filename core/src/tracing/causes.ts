@@ -14,8 +14,15 @@ export interface JudgedCause {
   readonly check: Check | undefined;
 }
 
+/** What the fault may have hurt in turn: faults that name it among their causes, with the check that would tell. */
+export interface Hurt {
+  readonly fault: ModelFault;
+  readonly check: Check | undefined;
+}
+
 export interface Causes {
   readonly fault: ModelFault;
+  readonly hurt: readonly Hurt[];
   readonly causes: readonly JudgedCause[];
   readonly age: number;
 }
@@ -40,13 +47,23 @@ function logOfStory(
 }
 
 /** The check whose predicted readings differ most, for its minutes, between the cause being there and not. */
-function tellingCheck(tracer: Tracer, cause: readonly ModelFault[]): Check | undefined {
+export function tellingCheck(tracer: Tracer, cause: readonly ModelFault[]): Check | undefined {
   let best: { check: Check; score: number } | undefined;
   for (const check of tracer.model.checks) {
     const score = tracer.separation([], cause, check) / check.minutes;
     if (score > (best?.score ?? 0.05)) best = { check, score };
   }
   return best?.check;
+}
+
+const HURT_SHOWN = 4;
+/** Each part once, the likeliest first. */
+function mayHaveHurt(tracer: Tracer, fault: ModelFault): Hurt[] {
+  const hurt = tracer.model.faults
+    .filter((f) => f.part.id !== fault.part.id && causesOf(CAUSES, f).some((spec) => names(spec, fault, f)))
+    .sort((a, b) => b.weight - a.weight);
+  const parts = [...new Map([...hurt].reverse().map((f) => [f.part.id, f])).values()].reverse();
+  return parts.slice(0, HURT_SHOWN).map((f) => ({ fault: f, check: tellingCheck(tracer, [f]) }));
 }
 
 /** Why did this part fail? Each cause weighed by the readings already made, with the check that would tell. */
@@ -69,6 +86,7 @@ export function traceCauses(
   const total = usable.reduce((sum, c) => sum + c.weight, AGE_WEIGHT);
   return {
     fault,
+    hurt: mayHaveHurt(tracer, fault),
     age: AGE_WEIGHT / total,
     causes: usable
       .map(({ spec, weight, faults, gain }) => {

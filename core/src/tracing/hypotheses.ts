@@ -2,6 +2,7 @@ import type { Complaint } from '../schema/job.ts';
 import { TRAIL_NAMES, type TrailName } from '../schema/symptoms.ts';
 import type { Model, ModelFault } from './model.ts';
 import { patternWeight } from './presence.ts';
+import { recentWeight } from './recentWork.ts';
 
 /** One account of what is wrong: something on a trail that nobody has told, one fault, two at once. */
 export interface Hypothesis {
@@ -26,13 +27,18 @@ const REST = 1 - SHARES.pairs - SHARES.outside;
  * trail, times that trail's of engines.
  */
 export function faultPriors(model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> {
-  let known = model.priors.get(complaint.pattern);
+  const key = JSON.stringify([complaint.pattern, complaint.recent ?? []]);
+  let known = model.priors.get(key);
   if (!known) {
     const raw = (f: ModelFault) => f.weight * patternWeight(complaint, f);
     const totals = new Map<TrailName, number>();
     for (const f of model.faults) totals.set(f.trail, (totals.get(f.trail) ?? 0) + raw(f));
-    known = new Map(model.faults.map((f) => [f, (model.trailShares[f.trail] * raw(f)) / totals.get(f.trail)!]));
-    model.priors.set(complaint.pattern, known);
+    const worn = (f: ModelFault) => (model.trailShares[f.trail] * raw(f)) / totals.get(f.trail)!;
+    // Work draws belief to where it was done, over the trails as well.
+    const drawn = model.faults.map((f): [ModelFault, number] => [f, worn(f) * recentWeight(model, complaint, f)]);
+    const [told, all] = [model.faults.map(worn), drawn.map(([, w]) => w)].map((w) => w.reduce((a, b) => a + b, 0));
+    known = new Map(drawn.map(([f, w]) => [f, (w * told!) / all!]));
+    model.priors.set(key, known);
   }
   return known;
 }

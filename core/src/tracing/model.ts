@@ -12,7 +12,6 @@ import {
 import type { Fit } from '../schema/fit.ts';
 import { trailShares } from '../engine/trailShares.ts';
 import type { TrailId } from '../schema/fitOut.ts';
-import type { Complaint } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody, PlateValue } from '../schema/machine.ts';
@@ -57,8 +56,8 @@ export interface Model {
   readonly beyond: readonly Check[];
   /** How often each trail lets an engine down, told here or not; sum 1. */
   readonly trailShares: Readonly<Record<TrailName, number>>;
-  /** Of faults, by the pattern of the complaint; made when asked. */
-  readonly priors: Map<Complaint['pattern'], ReadonlyMap<ModelFault, number>>;
+  /** Of faults, by the pattern of the complaint and what was done before it; made when asked. */
+  readonly priors: Map<string, ReadonlyMap<ModelFault, number>>;
 }
 
 /**

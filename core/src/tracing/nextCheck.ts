@@ -200,7 +200,7 @@ export function rankChecks(
 ): RankedCheck[] {
   const open = opened(belief, weigher);
   const trailOpen = Math.max(...trailBelief(belief).map((t) => t.share)) < TRAIL_FOUND;
-  return weigher.model.checks
+  const ranked = weigher.model.checks
     .filter((check) => !excluded.has(check.id))
     .map((check) => {
       const table = outcomes(cells, counted, check);
@@ -214,4 +214,18 @@ export function rankChecks(
       };
     })
     .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
+  return looksFirst(ranked, open);
+}
+
+/** A look that takes under a minute and tells at least this comes before anything is opened. */
+const LOOK_MINUTES = 1;
+const LOOK_BITS = 0.03;
+
+/** Nobody opens a dash before looking at the wire: while the best check opens something, the best quick look goes first. */
+function looksFirst(ranked: readonly RankedCheck[], open: ReadonlySet<Opening>): RankedCheck[] {
+  const opens = ({ check }: RankedCheck) => check.opens.some((o) => !open.has(o));
+  const [best] = ranked;
+  if (!best || !opens(best)) return [...ranked];
+  const look = ranked.find((r) => r.check.look && !opens(r) && r.minutes < LOOK_MINUTES && r.bits > LOOK_BITS);
+  return look ? [look, ...ranked.filter((r) => r !== look)] : [...ranked];
 }

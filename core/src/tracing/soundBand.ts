@@ -19,6 +19,8 @@ export interface SoundBand {
 /** Of an instrument's error, standard deviations that still count as the band's edge. */
 const EDGE_ERRORS = 2;
 const OPEN_AT_AN_END = 0.1;
+/** On the ruler, less than any eye or meter sees. */
+const HARDLY = 0.001;
 /** What cannot be below nothing. */
 const NEVER_NEGATIVE: ReadonlySet<Dimension> = new Set<Dimension>([
   'resistance',
@@ -80,18 +82,26 @@ export class SoundBands {
     return [...this.model.plates.values()].filter(({ part }) => parts.has(part.id) || (network && !part.apart));
   }
 
+  /** What the check reads with one figure at either end; where the first end hardly moves it the other does not either. */
+  private atEnds(plate: Plate, check: Check, footprint: Footprint, at: number): number[] {
+    const read: number[] = [];
+    for (const end of this.scenesAtEnds(plate)) {
+      if (!end.touches(footprint)) continue;
+      const value = this.value(end, check);
+      read.push(value);
+      if (Math.abs(toRuler(value, INSTRUMENTS[check.instrument].dimension ?? 'ratio') - at) < HARDLY) break;
+    }
+    return read;
+  }
+
   private carried(check: Check): SoundBand {
     const instrument = INSTRUMENTS[check.instrument];
     const dimension = instrument.dimension ?? 'ratio';
     const { scene, footprint } = this.middle.watched();
     const middle = this.value(scene, check);
-    const ends = this.platesOf(footprint).map((plate) =>
-      this.scenesAtEnds(plate)
-        .filter((end) => end.touches(footprint))
-        .map((end) => this.value(end, check)),
-    );
-    if (!(middle < Infinity)) return openBand(ends.flat(), instrument);
     const at = toRuler(middle, dimension);
+    const ends = this.platesOf(footprint).map((plate) => this.atEnds(plate, check, footprint, at));
+    if (!(middle < Infinity)) return openBand(ends.flat(), instrument);
     let [below, above] = [0, 0];
     for (const moved of ends) {
       const off = moved.filter(Number.isFinite).map((v) => toRuler(v, dimension) - at);

@@ -15,6 +15,8 @@ export interface StationState {
 }
 
 const LOST_FROM = 0.5;
+/** From here on a fault is taken to be there when it is asked what readings prove besides. */
+const LEADS_FROM = 0.3;
 /** Cleared: brought to a small part of what it was suspected of at first. */
 const CLEARED_BELOW = 0.01;
 const CLEARED_FALL = 0.2;
@@ -46,7 +48,8 @@ class Proofs {
     this.weigher = weigher;
     this.complaint = complaint;
     this.readings = belief.story.readings;
-    this.lead = [...faultShares(belief)].sort((a, b) => b[1] - a[1])[0]?.[0];
+    const [first] = [...faultShares(belief)].sort((a, b) => b[1] - a[1]);
+    this.lead = first && first[1] > LEADS_FROM ? first[0] : undefined;
   }
 
   /** Readings since something was last opened at a station: what was closed up again is as proven as it was left. */
@@ -64,18 +67,16 @@ class Proofs {
   }
 
   /**
-   * How one reading bears on a fault: its log-likelihood with the fault less that without it, on the sound machine or,
-   * where that explains the reading better, on the one with the leading fault. None where the fault changes nothing.
+   * How one reading bears on a fault: its log-likelihood with the fault less that without it, on the machine with the
+   * leading fault once one leads, else on the sound one. None where the fault changes nothing.
    */
   private against(fault: ModelFault, placed: PlacedReading): number {
     const check = this.weigher.check(placed.reading.checkId);
     if (!check || fault === this.lead || placed.repaired.has(fault.repairId)) return 0;
     const predicted = (faults: readonly ModelFault[]) => this.weigher.ensemble(faults).predict(check);
     if (predicted([fault]) === predicted([])) return 0;
-    const lead = this.lead && !placed.repaired.has(this.lead.repairId) ? this.lead : undefined;
-    const sound = this.log([], placed);
-    const led = lead ? this.log([lead], placed) : -Infinity;
-    return lead && led > sound ? this.log([lead, fault], placed) - led : this.log([fault], placed) - sound;
+    const lead = this.lead && !placed.repaired.has(this.lead.repairId) ? [this.lead] : [];
+    return this.log([...lead, fault], placed) - this.log(lead, placed);
   }
 
   disproves(fault: ModelFault): boolean {

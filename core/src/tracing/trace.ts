@@ -7,6 +7,7 @@ import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
+import { foundBy, type Found } from './found.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
 import { inOrderOf } from './policies.ts';
@@ -21,6 +22,8 @@ export interface Trace {
   readonly suspects: readonly Suspect[];
   /** The same by what would put them right. */
   readonly lines: readonly SuspectLine[];
+  /** What readings showed to be wrong, whether or not it explains the complaint. */
+  readonly found: readonly Found[];
   readonly stations: readonly StationState[];
   readonly verdict: Verdict | { kind: 'wait' };
   /** Best first; the second and third are the alternatives. Every check that was not done yet. */
@@ -206,6 +209,7 @@ export class Tracer {
       soak: this.soaked(belief, complaint, now, ranked),
       suspects: rankSuspects(this.weigher, belief, complaint, this.house, SUSPECTS_SHOWN),
       lines: suspectLines(this.model, belief, this.house, SUSPECTS_SHOWN),
+      found: foundBy(this.weigher, belief, complaint),
       stations: stationStates(this.weigher, belief, this.before(complaint), complaint),
       verdict: this.verdict(belief, complaint, now, ranked),
       ranked,
@@ -232,7 +236,7 @@ const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT
 
 /** A reading this likely to have missed its mark is worth taking once more. */
 const REPEAT_FROM = 0.02;
-const MOST_TIMES = 3;
+const MOST_TIMES = 2;
 
 /**
  * Checks that are not offered: done since the last repair, while the fault was there. One whose reading may be a slip

@@ -89,6 +89,28 @@ function lossAfter(
   return loss;
 }
 
+/** From here on asking must be able to change what is done. */
+const DECIDING_FROM = 0.9;
+/** An outcome less likely than this is not waited for. */
+const OUTCOME_FROM = 0.01;
+
+/** Whether some outcome of a check would make something else the thing to do. */
+function changesMind(table: ReadonlyMap<string, Float64Array>, now: string): boolean {
+  const rows = [...table];
+  const cells = rows[0]?.[1].length ?? 0;
+  for (let c = 0; c < cells; c++) {
+    let [mass, most, lead] = [0, 0, now];
+    for (const [group, row] of rows) {
+      const p = row[c]!;
+      mass += p;
+      if (p > most) [most, lead] = [p, group];
+    }
+    // A second fault beside it changes nothing of what is done first.
+    if (mass > OUTCOME_FROM && lead !== now && !(now && lead.split('+').includes(now))) return true;
+  }
+  return false;
+}
+
 /** Check on, or mend now? `tableOf` gives the outcome table of a check. */
 export function judge(
   model: Model,
@@ -112,15 +134,22 @@ export function judge(
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
     return { kind: 'nothing left to check' };
   }
+  const lead = Math.max(sound, best?.share ?? 0);
+  if (lead < DECIDING_FROM) return { kind: 'check' };
+  // Asking that cannot change what is done is only asking.
+  const now = sound === lead ? '' : best!.repair.id;
+  const asking = useful.slice(0, LOOKAHEAD);
+  if (!asking.some((r) => changesMind(tableOf(r), now)))
+    return now === ''
+      ? { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) }
+      : { kind: 'fix', repair: best!.repair, share: best!.share, why: 'cheaper than asking' };
   if (!best || best.share < CHEAP_FROM) return { kind: 'check' };
   const perMinute = house.ratePerHour / 60;
   const costs = new Map(shares.map((s) => [s.repair.id, s.cost]));
   const retest = RETEST_MINUTES * perMinute;
-  const now = (1 - best.share) * (best.cost * WRONG_FACTOR + retest);
-  const later = Math.min(
-    ...useful.slice(0, LOOKAHEAD).map((r) => r.minutes * perMinute + lossAfter(tableOf(r), costs, retest)),
-  );
-  return now <= later
+  const atOnce = (1 - best.share) * (best.cost * WRONG_FACTOR + retest);
+  const later = Math.min(...asking.map((r) => r.minutes * perMinute + lossAfter(tableOf(r), costs, retest)));
+  return atOnce <= later
     ? { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' }
     : { kind: 'check' };
 }

@@ -99,6 +99,8 @@ export interface TraceView {
   suspects: readonly SuspectView[];
   /** The same by what would put them right. */
   lines: readonly LineView[];
+  /** What readings showed to be wrong, though it does not explain the complaint. */
+  besides: readonly { faultId: string; part: string; how: string; repair: RepairView }[];
   stations: readonly StationState[];
   sound: number;
   outside: number;
@@ -170,6 +172,8 @@ function lineView({ repair, share, cost, ways, alike }: SuspectLine, { suspects 
 
 /** From this share on the leading suspect is what stops it; what does not speak for it then is something else. */
 const LEADS_FROM = 0.8;
+/** Below this share of the belief something that was found is not what explains the complaint. */
+const EXPLAINS_FROM = 0.5;
 const isExplained = ({ suspects }: Trace, readingId: string): boolean =>
   !suspects[0] ||
   suspects[0].share < LEADS_FROM ||
@@ -216,6 +220,14 @@ export function traceView(
       evidence: s.evidence,
     })),
     lines: found.lines.map((l) => lineView(l, found)),
+    besides: found.found
+      .filter((f) => f.explains < EXPLAINS_FROM)
+      .map(({ fault }) => ({
+        faultId: fault.id,
+        part: fault.part.label,
+        how: fault.mode.label,
+        repair: repairView(tracer.model.repairs.get(fault.repairId)!),
+      })),
     stations: found.stations,
     sound: found.sound,
     outside: found.outside,
@@ -240,7 +252,12 @@ export interface CauseView {
   share: number;
   check: CheckView | null;
 }
-export const causesView = ({ fault, causes, age }: Causes) => ({
+export const causesView = ({ fault, causes, age, hurt }: Causes) => ({
+  hurt: hurt.map((h) => ({
+    part: h.fault.part.label,
+    how: h.fault.mode.label,
+    check: h.check ? checkView(h.check) : null,
+  })),
   faultId: fault.id,
   part: fault.part.label,
   how: fault.mode.label,

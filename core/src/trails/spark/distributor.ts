@@ -1,4 +1,6 @@
 import { idOf } from '../../machine/numbered.ts';
+import type { Offers } from '../../machine/observed.ts';
+import { isSwapped } from './parts/leadOrder.ts';
 import { PARTS, type PartInstance } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';
 import type { SparkPlace } from '../../machine/observed.ts';
@@ -33,10 +35,25 @@ export function distributorParts(fit: Fit): PartInstance[] {
       kind: PARTS.distributorCap,
       nodes: { a: 'ht-cap' },
     },
+    {
+      id: 'lead-order',
+      label: 'Plug leads',
+      station: 'plug-leads',
+      apart: true,
+      kind: PARTS.leadOrder,
+      nodes: {},
+      ...(fit.cylinders < 2 ? { fails: [] } : {}),
+    },
     { id: 'rotor', label: 'Rotor arm', station: 'rotor', apart: true, kind: PARTS.rotor, nodes: {} },
     ...endsOfSpark(fit),
   ];
 }
+
+/** What a distributor tells besides its sparks: a cylinder whose lead is swapped has another's. */
+export const distributorOffers: Offers = {
+  offStroke: (scene, _state, { cylinder }) =>
+    Number(isSwapped(scene.params['lead-order']!['swapped']!, cylinder, scene.machine.fit.cylinders)),
+};
 
 /** Parts that stand in the spark's way to a place, in order. */
 export function distributorPath(place: SparkPlace, cylinder: number): string[] {

@@ -28,7 +28,7 @@ export function CausePanel({ fix, place, faults }: Props) {
   const write = useJobWrites(stored);
   const go = useNavigate();
   const written = stored.events.flatMap((e) => (e.type === 'cause' && e.cause.faultId === failed ? [e.cause] : []));
-  if (!causes || causes.causes.length === 0) return null;
+  if (!causes || (causes.causes.length === 0 && causes.hurt.length === 0)) return null;
 
   async function record(cause: string, found: 'found' | 'ruled out') {
     try {
@@ -71,6 +71,25 @@ export function CausePanel({ fix, place, faults }: Props) {
           )}
         </li>
       </ul>
+      {causes.hurt.length > 0 && (
+        <div className="mt-3 border-t border-rule pt-2">
+          <h3 className="text-[15px]">What it may have hurt in turn</h3>
+          <ul className="grid gap-1">
+            {causes.hurt.map((h) => (
+              <li key={h.part} className="flex flex-wrap items-center gap-x-3">
+                <span>
+                  {h.part} {h.how}
+                </span>
+                {h.check && (
+                  <Button look="quiet" onClick={() => void go(`/jobs/${stored.id}/trace?check=${h.check!.id}`)}>
+                    {h.check.label}
+                  </Button>
+                )}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
     </section>
   );
 }

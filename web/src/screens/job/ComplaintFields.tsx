@@ -1,6 +1,7 @@
-import type { Complaint } from '@pondu/core';
+import type { Complaint, Station } from '@pondu/core';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
+import { RecentWorkFields } from './RecentWorkFields.tsx';
 import { PATTERNS, SYMPTOMS } from '../../words/complaint.ts';
 
 export type ComplaintDraft = Omit<Complaint, 'symptom' | 'pattern'> & {
@@ -20,10 +21,13 @@ export function ComplaintFields({
   value,
   onChange,
   errors = {},
+  stations = [],
 }: {
   value: ComplaintDraft;
   onChange: (value: ComplaintDraft) => void;
   errors?: Readonly<Record<string, string>>;
+  /** Of the machine, once it is chosen. */
+  stations?: readonly Pick<Station, 'id' | 'label'>[];
 }) {
   const set = (part: Partial<ComplaintDraft>) => onChange({ ...value, ...part });
   return (
@@ -65,6 +69,14 @@ export function ComplaintFields({
           onChange={(e) => set({ before: e.target.value })}
         />
       </div>
+      {stations.length > 0 && (
+        <RecentWorkFields
+          stations={stations}
+          text={value.before}
+          value={value.recent ?? []}
+          onChange={(recent) => set({ recent })}
+        />
+      )}
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { toast } from 'sonner';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
 import { useDraft } from '../../draft/useDraft.ts';
+import { useModel } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { WAITS } from '../../words/complaint.ts';
@@ -11,7 +12,8 @@ import { ComplaintFields, type ComplaintDraft } from './ComplaintFields.tsx';
 import type { JobPlace } from './place.ts';
 import { useMoveOn, usePatch } from './useMoveOn.ts';
 
-export function ComplaintStage({ stored }: JobPlace) {
+export function ComplaintStage({ stored, machine, house }: JobPlace) {
+  const model = useModel(machine, house);
   const [draft, setDraft, clear] = useDraft<ComplaintDraft>(`${stored.id}.complaint`, stored.job.complaint);
   const patch = usePatch(stored);
   const moveOn = useMoveOn(stored);
@@ -37,7 +39,7 @@ export function ComplaintStage({ stored }: JobPlace) {
   return (
     <div className="grid gap-4 p-3 sm:p-5">
       <section className="card grid gap-4 p-4" aria-label="Complaint">
-        <ComplaintFields value={draft} onChange={setDraft} />
+        <ComplaintFields value={draft} onChange={setDraft} stations={model.data?.stations ?? []} />
         <div className="flex flex-wrap gap-3">
           {changed ? (
             <>

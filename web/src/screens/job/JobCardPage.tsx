@@ -90,6 +90,11 @@ export function JobCardPage() {
         {read.length > 0 && (
           <CardSection title="How far it is known">
             <CardStations stations={model.data.stations} states={trace.data.stations} />
+            {trace.data.besides.map((b) => (
+              <p key={b.faultId}>
+                Found wrong besides: {b.part.toLowerCase()} {b.how}
+              </p>
+            ))}
           </CardSection>
         )}
         <CardSection title="Repair">

@@ -1,5 +1,6 @@
 import type { CheckView, House, JobEvent, LineView, TraceView } from '@pondu/core';
 import { Fragment } from 'react';
+import { Link } from 'react-router';
 import { TRAIL_LABELS } from '../../words/trails.ts';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { bearing, cellWords, minutesWords, moneyWords, percent, shareWords } from '../../words/belief.ts';
@@ -16,7 +17,9 @@ export function Suspects({
   house,
   events,
   checks,
+  jobId,
 }: {
+  jobId: string;
   trace: TraceView;
   before: TraceView | undefined;
   house: House;
@@ -48,6 +51,7 @@ export function Suspects({
           />
         ))}
       </ol>
+      <Besides trace={trace} jobId={jobId} />
       <MindChangers trace={trace} />
       <dl className="mt-3 grid grid-cols-[1fr_auto] gap-x-3 gap-y-1 border-t border-rule pt-2 text-[14px]">
         <dt>{fixed ? 'Nothing wrong is left here' : 'All that is told is sound, the trouble is elsewhere'}</dt>
@@ -133,6 +137,31 @@ function waysWords({ ways, alike }: LineView): string {
   const rest = ways.length - said.length;
   const how = `${said.join(', or ')}${rest > 0 ? `, or ${rest} more` : ''}`;
   return alike > 1 ? `(one of ${alike}, nothing tells which) ${how}` : how;
+}
+
+/** Wrong all the same: put right, it is one thing less; the trace goes on to what explains the complaint. */
+function Besides({ trace, jobId }: { trace: TraceView; jobId: string }) {
+  if (trace.besides.length === 0) return null;
+  return (
+    <div className="mt-3 border-t border-rule pt-2">
+      <h3 className="text-[15px]">Found wrong, whatever the complaint</h3>
+      <ul className="grid">
+        {trace.besides.map((b) => (
+          <li key={b.faultId} className="condensed text-[14px]">
+            <Link
+              to={`/jobs/${jobId}/repair?repair=${b.repair.id}`}
+              className="flex min-h-12 flex-wrap items-center gap-x-2"
+            >
+              <b>
+                {b.part} {b.how}
+              </b>
+              <span className="underline">{b.repair.label.toLowerCase()}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
 }
 
 /** Readings that would take the lead from the first suspect. */

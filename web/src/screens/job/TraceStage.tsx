@@ -176,7 +176,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           chosen && <Loading what="Working out the ruler" />
         )}
       </div>
-      <Suspects trace={shown} before={before} house={house} events={stored.events} checks={checks} />
+      <Suspects jobId={stored.id} trace={shown} before={before} house={house} events={stored.events} checks={checks} />
       {model.data.trails.some((t) => t.id === 'spark') && (
         <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
       )}

@@ -30,7 +30,9 @@ afterEach(() => {
 
 describe('suspects', () => {
   it('show share, words, what it costs, and the evidence for the first', () => {
-    render(<Suspects trace={view(events)} before={undefined} house={house} events={events} checks={checks} />);
+    render(
+      <Suspects jobId="j" trace={view(events)} before={undefined} house={house} events={events} checks={checks} />,
+    );
     const first = screen.getAllByRole('listitem')[0]!;
     expect(first.textContent).toContain('Ballast resistor burnt out');
     expect(first.textContent).toMatch(/almost certain|very likely/);
@@ -39,7 +41,14 @@ describe('suspects', () => {
   });
   it('say that they show what is being typed', () => {
     render(
-      <Suspects trace={view(events)} before={view(events.slice(0, 1))} house={house} events={events} checks={checks} />,
+      <Suspects
+        jobId="j"
+        trace={view(events)}
+        before={view(events.slice(0, 1))}
+        house={house}
+        events={events}
+        checks={checks}
+      />,
     );
     expect(screen.getByText('with what you are typing')).toBeTruthy();
   });
@@ -48,7 +57,7 @@ describe('suspects', () => {
 describe('what would change my mind', () => {
   it('names the reading, and what the leader would fall to', () => {
     const trace = view(events.slice(0, 2));
-    render(<Suspects trace={trace} before={undefined} house={house} events={events} checks={checks} />);
+    render(<Suspects jobId="j" trace={trace} before={undefined} house={house} events={events} checks={checks} />);
     expect(trace.mindChangers.length).toBeGreaterThan(0);
     const heading = screen.getByRole('heading', { name: 'What would change my mind' });
     const list = within(heading.parentElement!).getAllByRole('listitem');
@@ -57,12 +66,19 @@ describe('what would change my mind', () => {
     expect(list[0]!.textContent).toMatch(/would fall to (<|\d)/);
   });
   it('is not said while nobody leads', () => {
-    render(<Suspects trace={view([])} before={undefined} house={house} events={[]} checks={checks} />);
+    render(<Suspects jobId="j" trace={view([])} before={undefined} house={house} events={[]} checks={checks} />);
     expect(screen.queryByText('What would change my mind')).toBeNull();
   });
   it('says of any suspect why it rose and fell', async () => {
     render(
-      <Suspects trace={view(events.slice(0, 2))} before={undefined} house={house} events={events} checks={checks} />,
+      <Suspects
+        jobId="j"
+        trace={view(events.slice(0, 2))}
+        before={undefined}
+        house={house}
+        events={events}
+        checks={checks}
+      />,
     );
     const whys = screen.getAllByText('why');
     expect(whys.length).toBeGreaterThan(1);

@@ -1,7 +1,7 @@
 import type { Complaint } from '@pondu/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useMachine, useMachineRows } from '../../api/hooks.ts';
+import { useHouse, useMachine, useMachineRows } from '../../api/hooks.ts';
 import { openJob } from '../../api/newJob.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredMachine } from '../../api/types.ts';
@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { useModel } from '../../tracer/useTracer.ts';
 import { ComplaintFields, emptyComplaint } from '../job/ComplaintFields.tsx';
 import { MachineForm } from '../machines/MachineForm.tsx';
 
@@ -28,6 +29,8 @@ export function NewJobPage() {
   const [errors, setErrors] = useState<Record<string, string>>({});
   const go = useNavigate();
   const picked = useMachine(draft.machineId || undefined);
+  const house = useHouse();
+  const model = useModel(picked.data?.machine, house.data?.house);
   if (machines.error && !machines.data) return <Failed error={machines.error} retry={() => void machines.mutate()} />;
   if (!machines.data) return <Loading what="Opening a new job" />;
   const found = machines.data.rows.flatMap(({ id, machine }) => (machine ? [{ id, machine }] : []));
@@ -91,6 +94,7 @@ export function NewJobPage() {
           value={draft.complaint}
           onChange={(complaint) => setDraft({ ...draft, complaint })}
           errors={errors}
+          stations={model.data?.stations ?? []}
         />
       </section>
       {errors['all'] && (

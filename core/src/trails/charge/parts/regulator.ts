@@ -97,6 +97,7 @@ export const regulatorEarth: PartKind = {
       id: 'off',
       label: 'off',
       weight: 1,
+      byHand: true,
       repair: 'remake',
       comesWith: 'shaking',
       apply: (p) => ({ ...p, ohms: OPEN_OHMS }),

@@ -14,7 +14,7 @@ export const turnByHand: CheckMaker = (machine) => [
     id: 'crank-by-hand',
     station: 'engine',
     label: 'Turn the engine by hand',
-    set: 'Battery earth off, out of gear. A bar on the pulley nut, or the belt; never the starter.',
+    set: 'Battery earth off, out of gear. A bar on the pulley nut; never the starter.',
     touch: 'Turn it one whole turn, slowly.',
     watch: 'As usual from compression to compression, tight all round, or stopped dead at one place.',
     instrument: 'eyes',

@@ -8,6 +8,7 @@ const broken = (weight: number) =>
     id: 'broken',
     label: 'broken or off',
     weight,
+    byHand: true,
     repair: 'remake',
     comesWith: 'shaking',
     apply: (p) => ({ ...p, ohms: OPEN_OHMS }),

@@ -1,4 +1,4 @@
-import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, hasHeldPoints, touch, type CheckMaker } from '../../../machine/check.ts';
 
 export const coilFeedCranking: CheckMaker = (machine) => [
   {
@@ -7,7 +7,7 @@ export const coilFeedCranking: CheckMaker = (machine) => [
     label: 'Volts at the coil’s feed, cranking',
     set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
     touch: touch(machine, 'coil+', 'block'),
-    watch: 'The meter shows the mean of points open and closed.',
+    watch: `The meter shows the mean of ${hasHeldPoints(machine) ? 'points open and closed' : 'coil on and off'}.`,
     instrument: 'voltmeter',
     probe: { kind: 'across', live: 'coil+', earth: 'block' },
     state: CRANKING,

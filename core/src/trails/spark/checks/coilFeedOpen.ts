@@ -1,11 +1,13 @@
-import { KEY_ON_OPEN, touch, type CheckMaker } from '../../../machine/check.ts';
+import { hasHeldPoints, KEY_ON_OPEN, touch, type CheckMaker } from '../../../machine/check.ts';
 
 export const coilFeedOpen: CheckMaker = (machine) => [
   {
     id: 'coil-feed-open',
     station: 'coil',
-    label: 'Volts at the coil’s feed, points open',
-    set: 'Key on, points open (bump the engine, or slip a card between them).',
+    label: hasHeldPoints(machine) ? 'Volts at the coil’s feed, points open' : 'Volts at the coil’s feed, engine still',
+    set: hasHeldPoints(machine)
+      ? 'Key on, points open (bump the engine, or slip a card between them).'
+      : 'Key on, engine still.',
     touch: touch(machine, 'coil+', 'block'),
     watch: 'No current flows, so a poor joint may still read well.',
     instrument: 'voltmeter',

@@ -30,6 +30,7 @@ import { flywheelKey } from './flywheelKey.ts';
 import { fuseVolts } from '../../shared/checks/fuseVolts.ts';
 import { impulseSnap } from './impulseSnap.ts';
 import { lampCranking } from './lampCranking.ts';
+import { leadOrderLook } from './leadOrder.ts';
 import { leadsInTheDark } from './leadsInTheDark.ts';
 import { ledCranking } from './ledCranking.ts';
 import { lookBallast } from './lookBallast.ts';
@@ -46,6 +47,7 @@ import { lookRotor } from './lookRotor.ts';
 import { lookSensor } from './lookSensor.ts';
 import { lookStop } from './lookStop.ts';
 import { lookWarningLamp } from '../../shared/checks/lookWarningLamp.ts';
+import { neighbours } from '../../shared/checks/neighbours.ts';
 import { lookWires } from '../../shared/checks/lookWires.ts';
 import { magnetPull } from './magnetPull.ts';
 import { magnets } from './magnets.ts';
@@ -110,6 +112,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   lookClamps,
   lookWires,
   lookWarningLamp,
+  neighbours,
   lookFuse,
   lookBallast,
   lookCoil,
@@ -207,6 +210,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   sparkEvery,
   cylinderDrop,
   plugLeadOhms,
+  leadOrderLook,
   leadsInTheDark,
   sparkKnownPlugLead,
   plugInsulation,

@@ -1,12 +1,12 @@
-import { CRANKING, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, crankOrFlick, type CheckMaker } from '../../../machine/check.ts';
 import { logistic } from '../../../random/lcg.ts';
 
-export const rotorJump: CheckMaker = () => [
+export const rotorJump: CheckMaker = (machine) => [
   {
     id: 'rotor-jump',
     station: 'rotor',
     label: 'Coil lead held near the rotor',
-    set: 'Cap off, rotor in place; crank, or flick the points with the key on.',
+    set: crankOrFlick(machine, 'Cap off, rotor in place; crank'),
     touch: 'Hold the coil lead with insulated pliers 6 mm above the rotor’s brass.',
     watch: 'Sparks that jump go through the rotor to the shaft: it is punched. A sound rotor gives nowhere to jump.',
     instrument: 'eyes',

@@ -1,11 +1,11 @@
-import { CRANKING, SPARK_CAUTIONS, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, crankOrFlick, SPARK_CAUTIONS, type CheckMaker } from '../../../machine/check.ts';
 
 export const sparkCoilLead: CheckMaker = (machine) => [
   {
     id: 'spark-coil-lead',
     station: 'coil-lead',
     label: 'Spark at the coil lead',
-    set: 'Crank, gearbox out of gear, or flick the points with the key on.',
+    set: crankOrFlick(machine, 'Crank, gearbox out of gear'),
     touch: 'Coil lead out of the cap, into the tester; tester’s clip on the engine block.',
     watch: 'Fat and regular is good; thin, yellow or now and then is weak.',
     instrument: 'spark tester',

@@ -1,11 +1,11 @@
-import { CRANKING, SPARK_CAUTIONS, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, crankOrFlick, SPARK_CAUTIONS, type CheckMaker } from '../../../machine/check.ts';
 
 export const sparkKnownLead: CheckMaker = (machine) => [
   {
     id: 'spark-known-lead',
     station: 'coil-lead',
     label: 'Spark at the coil with a known-good lead',
-    set: 'Crank, gearbox out of gear, or flick the points with the key on.',
+    set: crankOrFlick(machine, 'Crank, gearbox out of gear'),
     touch: 'Known-good lead from the coil’s tower into the tester; tester’s clip on the engine block.',
     watch: 'If the spark comes back, the old lead was the fault.',
     instrument: 'spark tester',

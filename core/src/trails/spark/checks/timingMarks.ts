@@ -14,6 +14,8 @@ export const timingMarks: CheckMaker = (machine) => [
       ? 'Look where the mark on the flywheel stands against the one on the engine.'
       : 'Look where the points open, or the impulse snaps, against the mark on the engine.',
     watch: 'In line within a few degrees. Tens of degrees out: a sheared key, or a drive a tooth off.',
+    // A starter has a drive too: only a magneto’s is meant.
+    needs: [hasPart(machine, 'flywheel') ? 'flywheel' : 'drive'],
     instrument: 'eyes',
     probe: {
       kind: 'look',

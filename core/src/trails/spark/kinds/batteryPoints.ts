@@ -5,7 +5,7 @@ import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { closedSeconds } from '../../../ignition/index.ts';
 import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpark.ts';
-import { DISTRIBUTOR_STATIONS, distributorParts } from '../distributor.ts';
+import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts } from '../distributor.ts';
 import type { Known } from '../../../machine/known.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
 import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
@@ -79,7 +79,7 @@ export const batteryPoints: TrailKind = {
         plate: 'the points base plate',
       },
       settle: settleFuse,
-      offers: sparkOffers(coilSpark({ breaker }), supplyOffers(fit)),
+      offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
       firing: coilFiring({ breaker }),
       onShare: (scene) => (scene.params['points']!['dwellDegrees']! * fit.cylinders) / 360,
     };

@@ -5,7 +5,7 @@ import { addedAt, addedParts, addedStations } from '../../shared/added.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpark.ts';
-import { DISTRIBUTOR_STATIONS, distributorParts } from '../distributor.ts';
+import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts } from '../distributor.ts';
 import { settleModule } from '../electronicSettle.ts';
 import type { Station, Trail, TrailKind } from '../../../machine/trail.ts';
 import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
@@ -157,7 +157,7 @@ function build(kind: 'electronic' | 'conversion', fit: Fit, site: Site): Trail {
       signal: 'the sensor’s signal wire, at the sensor',
     },
     settle: (found, params) => settleModule(found, settleFuse(found, params)),
-    offers: sparkOffers(coilSpark({ breaker }), supplyOffers(fit)),
+    offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
     firing: coilFiring({ breaker }),
     onShare: () => DWELL.crank,
   };

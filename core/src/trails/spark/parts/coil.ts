@@ -12,7 +12,7 @@ function primary(fit: Fit) {
 /** A coil made for the other system: with ballast where there is none, or the other way round. */
 function wrongCoil(p: PartParams, fit: Fit): PartParams {
   if (fit.volts === 6) return { ...p, primaryOhms: 3.3, henries: 8e-3 };
-  return wantsBallast(fit) ? { ...p, primaryOhms: 3.4, henries: 8e-3 } : { ...p, primaryOhms: 1.45, henries: 6e-3 };
+  return wantsBallast(fit) ? { ...p, primaryOhms: 3.4, henries: 8e-3 } : { ...p, primaryOhms: 1.45, henries: 7.5e-3 };
 }
 
 export const coil: PartKind = {
@@ -31,11 +31,7 @@ export const coil: PartKind = {
       label: 'Primary inductance',
       dimension: 'inductance',
       typical: (fit) =>
-        fit.volts === 6
-          ? { low: 5e-3, high: 7e-3 }
-          : wantsBallast(fit)
-            ? { low: 5e-3, high: 7e-3 }
-            : { low: 7e-3, high: 10e-3 },
+        fit.volts === 6 || wantsBallast(fit) ? { low: 6.5e-3, high: 8.5e-3 } : { low: 7e-3, high: 10e-3 },
     },
     {
       id: 'turnsRatio',
@@ -125,6 +121,7 @@ export const coil: PartKind = {
       id: 'wrong',
       label: 'of the wrong type',
       weight: 0.8,
+      byHand: true,
       repair: 'right-type',
       apply: (p, _s, fit) => wrongCoil(p, fit),
     },
@@ -132,6 +129,7 @@ export const coil: PartKind = {
       id: 'reversed',
       label: 'connected the wrong way round',
       weight: 0.6,
+      byHand: true,
       repair: 'swap-leads',
       apply: (p) => ({ ...p, reversed: 1 }),
     },

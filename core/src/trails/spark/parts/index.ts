@@ -5,6 +5,7 @@ import { coil } from './coil.ts';
 import { condenser } from './condenser.ts';
 import { flywheel } from './flywheel.ts';
 import { distributorCap, htLead, plug, plugSet, rotor } from './highTension.ts';
+import { leadOrder } from './leadOrder.ts';
 import { dischargeCoil, magnetoCoil } from './ownCoil.ts';
 import { engineComputer, module, moduleEarth, moduleFeed } from './module.ts';
 import { sensor, signalWire } from './sensor.ts';
@@ -30,6 +31,7 @@ export const PARTS = {
   flywheel,
   flywheelPoints,
   htLead,
+  leadOrder,
   impulseCoupling,
   magnetoCoil,
   magnetoDrive,
