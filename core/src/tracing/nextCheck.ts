@@ -5,6 +5,7 @@ import type { Cells } from './cells.ts';
 import { STRATA, type Ensemble } from './ensemble.ts';
 import { trailBelief } from './trailBelief.ts';
 import { shows } from './presence.ts';
+import { SEES_AGAIN } from './repeated.ts';
 
 /** Hypotheses below this share cannot change which check is best. */
 const NEGLIGIBLE = 1e-4;
@@ -190,13 +191,14 @@ function mutual(rows: readonly Float64Array[]): number {
 const TRAIL_FOUND = 0.6;
 const TRAIL_COUNTS = 2;
 
-/** Every check that could still be done, by expected information per minute [4]. */
+/** Every check that could still be done, by expected information per minute [4]; `again` are those read before. */
 export function rankChecks(
   weigher: Weigher,
   cells: Cells,
   belief: Belief,
   counted: Counted,
   excluded: ReadonlySet<string>,
+  again: ReadonlySet<string> = new Set(),
 ): RankedCheck[] {
   const open = opened(belief, weigher);
   const trailOpen = Math.max(...trailBelief(belief).map((t) => t.share)) < TRAIL_FOUND;
@@ -204,8 +206,10 @@ export function rankChecks(
     .filter((check) => !excluded.has(check.id))
     .map((check) => {
       const table = outcomes(cells, counted, check);
-      const bits = aboutGroups(table);
-      const more = trailOpen && bits > 0 ? TRAIL_COUNTS * aboutTrails(table, counted) : 0;
+      // What has been read once mostly reads the same: only what would be seen afresh tells anything.
+      const fresh = again.has(check.id) ? 1 - SEES_AGAIN : 1;
+      const bits = fresh * aboutGroups(table);
+      const more = trailOpen && bits > 0 ? fresh * TRAIL_COUNTS * aboutTrails(table, counted) : 0;
       return {
         check,
         bits,

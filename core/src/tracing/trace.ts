@@ -103,7 +103,14 @@ export class Tracer {
   /** Checks in the order of what they tell per minute. */
   rank(belief: Belief, complaint: Complaint, now: Conditions): readonly RankedCheck[] {
     const counted = count(this.weigher, belief, now, complaint);
-    const ranked = rankChecks(this.weigher, this.cells, belief, counted, this.notOffered(belief, complaint));
+    const ranked = rankChecks(
+      this.weigher,
+      this.cells,
+      belief,
+      counted,
+      this.notOffered(belief, complaint),
+      readSince(belief),
+    );
     const inOrder = inOrderOf(this.house.policy, this.model, belief, ranked);
     // Put right, then tried: before anything is measured again the engine itself is asked.
     return [...inOrder].sort((a, b) => tries(b) - tries(a));
@@ -231,6 +238,10 @@ export class Tracer {
     return this.belief(complaint, []);
   }
 }
+
+/** Checks read since the last repair. */
+const readSince = ({ story: { readings, repaired } }: Belief): ReadonlySet<string> =>
+  new Set(readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading.checkId));
 
 const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT);
 
