@@ -8,6 +8,7 @@ import { againstOptimal } from './optimal.ts';
 import { solverFigures } from './solver.ts';
 import { serverFigures } from './server/main.ts';
 import { acrossTrails } from './acrossTrails.ts';
+import { stressOf } from './stress.ts';
 import { speedFigures } from './speed/main.ts';
 import { calibrationError, drawPairs, run, runPair, type Run } from './tracing.ts';
 
@@ -18,6 +19,8 @@ const HABIT_MACHINES = Math.max(1, Math.round(MACHINES / 10));
 const PAIRS = 4 * MACHINES;
 /** A fault that comes and goes is there at so many readings. */
 const THERE = 0.6;
+/** Under stress one fault in so many is played; 1 plays all. */
+const STRESS_EVERY = Number(process.env['BENCH_EVERY'] ?? 1);
 const ONLY = process.env['BENCH_KINDS'];
 const house = houseSchema.parse({});
 
@@ -157,7 +160,11 @@ async function main() {
 const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
-else if (process.argv.includes('across')) process.stdout.write(`${JSON.stringify(acrossTrails(), null, 2)}\n`);
+else if (process.argv.includes('stress')) {
+  const kinds = Object.keys(KINDS).filter((k) => !ONLY || k.includes(ONLY));
+  const figures = kinds.map((k) => [k, stressOf(machineOf(k), house, dearFrom, STRESS_EVERY)]);
+  process.stdout.write(`${JSON.stringify(Object.fromEntries(figures), null, 2)}\n`);
+} else if (process.argv.includes('across')) process.stdout.write(`${JSON.stringify(acrossTrails(), null, 2)}\n`);
 else if (process.argv.includes('speed')) process.stdout.write(`${JSON.stringify(await speedFigures(), null, 2)}\n`);
 else if (process.argv.includes('server'))
   process.stdout.write(

@@ -9,6 +9,7 @@ import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './hypotheses.ts';
+import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
 import { repeated, unclaimedAgain } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
 import { shows } from './presence.ts';
@@ -110,12 +111,18 @@ export class Weigher {
   }
 
   /** log p(reading | severity step) for each step of these faults. */
-  readingLogs(faults: readonly ModelFault[], placed: PlacedReading, check: Check, complaint: Complaint): Float64Array {
+  readingLogs(
+    faults: readonly ModelFault[],
+    placed: PlacedReading,
+    check: Check,
+    complaint: Complaint,
+    hands: Hands = CAREFUL,
+  ): Float64Array {
     const { reading } = placed;
-    const key = `${faults.map((f) => f.id).join('+')}|${complaint.pattern}|${placed.earlier.map((r) => r.id).join()}`;
+    const key = `${faults.map((f) => f.id).join('+')}|${complaint.pattern}|${placed.earlier.map((r) => r.id).join()}|${hands.misprobe}`;
     const own = this.logsOf(reading);
     let logs = own.get(key);
-    if (!logs) own.set(key, (logs = this.computeLogs(faults, placed, check, complaint)));
+    if (!logs) own.set(key, (logs = this.computeLogs(faults, placed, check, complaint, hands)));
     return logs;
   }
 
@@ -138,6 +145,7 @@ export class Weigher {
     { reading, earlier }: PlacedReading,
     check: Check,
     complaint: Complaint,
+    hands: Hands,
   ): Float64Array {
     const s = faults.length === 0 ? 0 : shows(complaint, reading);
     const there = s > 0 ? this.ensemble(faults).predict(check) : undefined;
@@ -146,30 +154,40 @@ export class Weigher {
     const same = s === 0 || (s === 1 && earlier.every((r) => shows(complaint, r) === 1));
     const before = same ? earlier.map((r) => r.value) : [];
     const each = Float64Array.from({ length: MEMBERS }, (_, m) => {
-      const withFault = there ? s * repeated(check, there, before, reading.value, m) : 0;
-      const without = sound ? (1 - s) * repeated(check, sound, before, reading.value, m) : 0;
+      const withFault = there ? s * repeated(check, there, before, reading.value, m, hands) : 0;
+      const without = sound ? (1 - s) * repeated(check, sound, before, reading.value, m, hands) : 0;
       return withFault + without;
     });
     return strataLogs(this.ensemble(faults), each);
   }
 
+  /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
   private weigh(h: Hypothesis, story: Story, complaint: Complaint) {
-    const logs = h.elsewhere
+    const complained = h.elsewhere
       ? new Float64Array(STRATA).fill(Math.log(complaintElsewhere(complaint, h.elsewhere)))
       : strataLogs(this.ensemble(h.faults), this.complaintOf(h.faults, complaint));
-    for (const placed of story.readings) {
-      const check = this.checks.get(placed.reading.checkId);
-      if (!check) continue;
-      const add =
-        check.whole && h.faults.length === 0
-          ? new Float64Array(STRATA).fill(Math.log(unclaimedAgain(check, values(placed.earlier), placed.reading.value)))
-          : this.readingLogs(seenBy(h.faults, placed), placed, check, complaint);
-      for (let m = 0; m < STRATA; m++) logs[m]! += add[m]!;
-    }
+    const each = HANDS.map((hands) => {
+      const logs = complained.map((l) => l + Math.log(hands.share));
+      for (const placed of story.readings) {
+        const check = this.checks.get(placed.reading.checkId);
+        if (!check) continue;
+        const add = this.readingOf(h, placed, check, complaint, hands);
+        for (let s = 0; s < STRATA; s++) logs[s]! += add[s]!;
+      }
+      return logs;
+    });
+    const logs = Float64Array.from({ length: STRATA }, (_, s) => logSum(each.map((l) => l[s]!)));
     const top = Math.max(...logs);
     const strata = logs.map((l) => Math.exp(l - top));
     const sum = strata.reduce((a, b) => a + b, 0);
     return { h, log: Math.log(h.prior) + top + Math.log(sum / STRATA), strata: strata.map((w) => w / sum) };
+  }
+
+  private readingOf(h: Hypothesis, placed: PlacedReading, check: Check, complaint: Complaint, hands: Hands) {
+    if (!check.whole || h.faults.length > 0)
+      return this.readingLogs(seenBy(h.faults, placed), placed, check, complaint, hands);
+    const any = unclaimedAgain(check, values(placed.earlier), placed.reading.value, hands);
+    return new Float64Array(STRATA).fill(Math.log(any));
   }
 
   weighAll(complaint: Complaint, events: readonly JobEvent[]): Belief {
@@ -242,13 +260,24 @@ export class Weigher {
 
   private outsideLog(story: Story, complaint: Complaint): number {
     // What no trail knows explains two symptoms no better than it would each of them.
-    let log = Math.log(SHARES.outside) + saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS);
-    for (const { reading, earlier } of story.readings) {
-      const check = this.checks.get(reading.checkId);
-      if (check) log += Math.log(unclaimedAgain(check, values(earlier), reading.value));
-    }
-    return log;
+    const prior = Math.log(SHARES.outside) + saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS);
+    return logSum(
+      HANDS.map((hands) => {
+        let log = prior + Math.log(hands.share);
+        for (const { reading, earlier } of story.readings) {
+          const check = this.checks.get(reading.checkId);
+          if (check) log += Math.log(unclaimedAgain(check, values(earlier), reading.value, hands));
+        }
+        return log;
+      }),
+    );
   }
+}
+
+/** log of a sum, from logs. */
+function logSum(logs: readonly number[]): number {
+  const top = Math.max(...logs);
+  return top + Math.log(logs.reduce((sum, l) => sum + Math.exp(l - top), 0));
 }
 
 /** p(complaint) from something that no trail knows. */

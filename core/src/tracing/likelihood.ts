@@ -4,8 +4,25 @@ import type { Dimension } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
 import type { Predicted } from './prediction.ts';
 
-/** Share of readings that are something else altogether: wrong terminal, wrong range, a slipped probe. */
-export const MISPROBE = 0.03;
+/**
+ * How this job's readings are taken, and how far this machine lies off its plates: nobody tells, so it is judged along
+ * with the faults. A few levels stand for all.
+ */
+export interface Hands {
+  /** Share of readings that are something else altogether: wrong terminal, wrong range, a slipped probe. */
+  readonly misprobe: number;
+  /** Share of figures that lie further off their plate than tolerances allow, and by how much of the ruler at least. */
+  readonly unlike: number;
+  readonly further: number;
+  /** How many jobs are like that. */
+  readonly share: number;
+}
+export const CAREFUL: Hands = { misprobe: 0.03, unlike: 0.1, further: 0, share: 0.8 };
+export const CLUMSY: Hands = { misprobe: 0.12, unlike: 0.3, further: 0.35, share: 0.2 };
+export const HANDS: readonly Hands[] = [CAREFUL, CLUMSY];
+
+/** Of readings taken with care. */
+export const MISPROBE = CAREFUL.misprobe;
 /** Where such a reading may land: evenly over the ruler, this wide, or OL. */
 const RULER_WIDTH: Readonly<Partial<Record<Dimension, number>>> = {
   voltage: 12,
@@ -18,8 +35,6 @@ const STRAY_OPEN = 0.15;
 export const TOUCHES_NOTHING = 0.6;
 /** How near zero "nothing" is, on the ruler. */
 const NEAR_NOTHING = 0.2;
-/** Share of machines whose figures lie further off their plate than tolerances allow. */
-const UNLIKE_PLATE = 0.1;
 
 export const rulerWidth = (dimension: Dimension): number => RULER_WIDTH[dimension] ?? 10;
 
@@ -46,7 +61,7 @@ function stray(check: Check, value: ReadingValue): number {
 const share = (shares: Readonly<Record<string, number>>, word: string): number =>
   Object.hasOwn(shares, word) ? shares[word]! : 0;
 
-function meant(check: Check, predicted: Predicted, value: ReadingValue, member: number): number {
+function meant(check: Check, predicted: Predicted, value: ReadingValue, member: number, hands: Hands): number {
   if (predicted.kind === 'word') return value.kind === 'word' ? share(predicted.shares[member]!, value.word) : 0;
   if (value.kind === 'open') return predicted.open[member]!;
   const at = predicted.at[member]!;
@@ -55,8 +70,8 @@ function meant(check: Check, predicted: Predicted, value: ReadingValue, member: 
   const width = predicted.width[member]!;
   const shown = toRuler(value.value, dimension);
   return (
-    (1 - UNLIKE_PLATE) * density(shown, at, width) +
-    UNLIKE_PLATE * density(shown, at, Math.hypot(width, predicted.loose))
+    (1 - hands.unlike) * density(shown, at, width) +
+    hands.unlike * density(shown, at, Math.hypot(width, predicted.loose, hands.further))
   );
 }
 
@@ -66,7 +81,7 @@ function density(at: number, mean: number, width: number): number {
 }
 
 /** p(reading | member), with the heavy tail; `straying` is the part of it that the tail explains. */
-export function likelihood(check: Check, predicted: Predicted, value: ReadingValue, member: number) {
-  const straying = MISPROBE * stray(check, value);
-  return { total: (1 - MISPROBE) * meant(check, predicted, value, member) + straying, straying };
+export function likelihood(check: Check, predicted: Predicted, value: ReadingValue, member: number, hands = CAREFUL) {
+  const straying = hands.misprobe * stray(check, value);
+  return { total: (1 - hands.misprobe) * meant(check, predicted, value, member, hands) + straying, straying };
 }

@@ -1,7 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
-import { likelihood, MISPROBE, unclaimed } from './likelihood.ts';
+import { CAREFUL, likelihood, unclaimed, type Hands } from './likelihood.ts';
 import type { Predicted } from './prediction.ts';
 
 /**
@@ -34,8 +34,15 @@ function again(check: Check, first: ReadingValue, next: ReadingValue, afresh: nu
  * p(all of these readings of one check | member). Each may have missed its mark by itself; those that did not share
  * what was amiss with the first of them: the same machine, the same lead, the same eye. Summed over which missed.
  */
-function together(check: Check, predicted: Predicted, values: readonly ReadingValue[], member: number): number {
-  const own = values.map((v) => likelihood(check, predicted, v, member));
+function together(
+  check: Check,
+  predicted: Predicted,
+  values: readonly ReadingValue[],
+  member: number,
+  hands: Hands,
+): number {
+  const hits = 1 - hands.misprobe;
+  const own = values.map((v) => likelihood(check, predicted, v, member, hands));
   let sum = 0;
   for (let hit = 0; hit < 1 << values.length; hit++) {
     let p = 1;
@@ -44,7 +51,7 @@ function together(check: Check, predicted: Predicted, values: readonly ReadingVa
       const { total, straying } = own[i]!;
       if (!(hit & (1 << i))) p *= straying;
       else if (first === undefined) [p, first] = [p * (total - straying), value];
-      else p *= (1 - MISPROBE) * again(check, first, value, (total - straying) / (1 - MISPROBE));
+      else p *= hits * again(check, first, value, (total - straying) / hits);
     });
     sum += p;
   }
@@ -58,15 +65,23 @@ export function repeated(
   earlier: readonly ReadingValue[],
   value: ReadingValue,
   member: number,
+  hands: Hands = CAREFUL,
 ): number {
   const before = earlier.slice(1 - MOST_TOGETHER);
-  if (before.length === 0) return likelihood(check, predicted, value, member).total;
-  return together(check, predicted, [...before, value], member) / together(check, predicted, before, member);
+  if (before.length === 0) return likelihood(check, predicted, value, member, hands).total;
+  return (
+    together(check, predicted, [...before, value], member, hands) / together(check, predicted, before, member, hands)
+  );
 }
 
 /** The same of what claims nothing about the machine: any reading is as likely as another, the second as the first. */
-export function unclaimedAgain(check: Check, earlier: readonly ReadingValue[], value: ReadingValue): number {
+export function unclaimedAgain(
+  check: Check,
+  earlier: readonly ReadingValue[],
+  value: ReadingValue,
+  { misprobe }: Hands = CAREFUL,
+): number {
   const last = earlier.at(-1);
   const anywhere = unclaimed(check, value);
-  return last === undefined ? anywhere : (1 - MISPROBE) * again(check, last, value, anywhere) + MISPROBE * anywhere;
+  return last === undefined ? anywhere : (1 - misprobe) * again(check, last, value, anywhere) + misprobe * anywhere;
 }

@@ -106,7 +106,7 @@ function changesMind(table: ReadonlyMap<string, Float64Array>, now: string): boo
       if (p > most) [most, lead] = [p, group];
     }
     // A second fault beside it changes nothing of what is done first.
-    if (mass > OUTCOME_FROM && lead !== now && !(now && lead.split('+').includes(now))) return true;
+    if (mass > OUTCOME_FROM && lead !== now && !lead.split('+').includes(now)) return true;
   }
   return false;
 }
@@ -134,16 +134,12 @@ export function judge(
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
     return { kind: 'nothing left to check' };
   }
-  const lead = Math.max(sound, best?.share ?? 0);
-  if (lead < DECIDING_FROM) return { kind: 'check' };
+  if (!best || best.share < DECIDING_FROM) return { kind: 'check' };
   // Asking that cannot change what is done is only asking.
-  const now = sound === lead ? '' : best!.repair.id;
   const asking = useful.slice(0, LOOKAHEAD);
-  if (!asking.some((r) => changesMind(tableOf(r), now)))
-    return now === ''
-      ? { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) }
-      : { kind: 'fix', repair: best!.repair, share: best!.share, why: 'cheaper than asking' };
-  if (!best || best.share < CHEAP_FROM) return { kind: 'check' };
+  if (!asking.some((r) => changesMind(tableOf(r), best.repair.id)))
+    return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
+  if (best.share < CHEAP_FROM) return { kind: 'check' };
   const perMinute = house.ratePerHour / 60;
   const costs = new Map(shares.map((s) => [s.repair.id, s.cost]));
   const retest = RETEST_MINUTES * perMinute;
