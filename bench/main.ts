@@ -8,6 +8,7 @@ import { againstOptimal } from './optimal.ts';
 import { solverFigures } from './solver.ts';
 import { serverFigures } from './server/main.ts';
 import { acrossTrails } from './acrossTrails.ts';
+import { replayFigures } from './replays/main.ts';
 import { stressOf } from './stress.ts';
 import { speedFigures } from './speed/main.ts';
 import { calibrationError, drawPairs, run, runPair, type Run } from './tracing.ts';
@@ -160,6 +161,7 @@ async function main() {
 const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
+else if (process.argv.includes('replays')) process.stdout.write(`${JSON.stringify(replayFigures(), null, 2)}\n`);
 else if (process.argv.includes('stress')) {
   const kinds = Object.keys(KINDS).filter((k) => !ONLY || k.includes(ONLY));
   const figures = kinds.map((k) => [k, stressOf(machineOf(k), house, dearFrom, STRESS_EVERY)]);

@@ -48,10 +48,14 @@ export function singles(model: Model, complaint: Complaint): Hypothesis[] {
   return model.faults.map((f) => ({ id: f.id, faults: [f], prior: REST * priors.get(f)! }));
 }
 
+/** From this compression on a charge lights itself: such an engine has no sparks that nobody told of. */
+const LIGHTS_ITSELF_FROM = 14;
+
 /** Trails that nobody has told, each as one account. */
 export function elsewhere(model: Model): Hypothesis[] {
   const told = new Set<string>(model.machine.trails.map((t) => t.id));
-  return TRAIL_NAMES.filter((t) => !told.has(t)).map((trail) => ({
+  const sparkless = model.machine.fit.compressionRatio >= LIGHTS_ITSELF_FROM;
+  return TRAIL_NAMES.filter((t) => !told.has(t) && !(t === 'spark' && sparkless)).map((trail) => ({
     id: `elsewhere: ${trail}`,
     faults: [],
     elsewhere: trail,

@@ -17,8 +17,8 @@ export interface Hands {
   /** How many jobs are like that. */
   readonly share: number;
 }
-export const CAREFUL: Hands = { misprobe: 0.03, unlike: 0.1, further: 0, share: 0.8 };
-export const CLUMSY: Hands = { misprobe: 0.12, unlike: 0.3, further: 0.35, share: 0.2 };
+export const CAREFUL: Hands = { misprobe: 0.03, unlike: 0.1, further: 0, share: 0.92 };
+export const CLUMSY: Hands = { misprobe: 0.12, unlike: 0.3, further: 0.35, share: 0.08 };
 export const HANDS: readonly Hands[] = [CAREFUL, CLUMSY];
 
 /** Of readings taken with care. */

@@ -5,7 +5,9 @@ import type { Complaint, JobEvent } from '../schema/job.ts';
 import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { Weighed } from './belief.ts';
 import { complaintLikelihood } from '../engine/complaint.ts';
+import { CRANKED } from '../__tests__/crankMachines.ts';
 import { entryOf, tell } from './events.ts';
+import { buildModel } from './model.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { elsewhere, pairOf, SHARES, singles } from './hypotheses.ts';
 import { patternWeight, shows } from './presence.ts';
@@ -179,5 +181,16 @@ describe('what every event has', () => {
   it('a reading and a repair as well; who is left out where nobody is known', () => {
     expect(entryOf(reading('battery-rest', 12, { id: 'r' })).id).toBe('r');
     expect(entryOf(fix('coil.replace')).by).toBeUndefined();
+  });
+});
+
+describe('a diesel', () => {
+  it('has no spark trail that nobody told of, however little is known of it', () => {
+    const names = (body: Parameters<typeof buildModel>[0]) =>
+      elsewhere(buildModel(body, house)).map((h) => h.elsewhere);
+    const diesel = CRANKED['a diesel of three'] ?? Object.values(CRANKED).find((m) => m.fitOut.compressionRatio > 15)!;
+    expect(names(diesel)).not.toContain('spark');
+    expect(names(diesel)).toContain('fuel');
+    expect(names(CRANKED['relay and an interlock, with breaker points']!)).not.toContain('spark');
   });
 });

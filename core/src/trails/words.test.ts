@@ -29,7 +29,10 @@ const NAMES: readonly { readonly said: RegExp; readonly has: (part: Machine['par
   },
   { said: /\bballast\b/i, has: (p) => /ballast/i.test(p.kind.kind) },
   { said: /\bcondenser\b/i, has: (p) => /condenser/i.test(p.kind.kind) },
-  { said: /\bflywheel\b/i, has: (p) => /flywheel|ring|drive|starter|stator|coil under/i.test(`${p.kind.kind} ${p.label} ${p.station}`) },
+  {
+    said: /\bflywheel\b/i,
+    has: (p) => /flywheel|ring|drive|starter|stator|coil under/i.test(`${p.kind.kind} ${p.label} ${p.station}`),
+  },
   { said: /\bmodule\b/i, has: (p) => /module/i.test(`${p.kind.kind} ${p.label}`) },
   { said: /\bthe pack\b/i, has: (p) => /pack/i.test(`${p.kind.kind} ${p.label}`) },
   { said: /\bsparking plugs?\b|\bplugs out\b/i, has: (p) => /plug/i.test(p.kind.kind) },

@@ -22,8 +22,8 @@ function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
   const dry = 1 - water;
   if (how === 'crank') {
     const vapour = VAPOUR_COLD * light * (choke['closes']! > 0.5 ? CHOKED : 1);
-    // Cold, it draws through both circuits while the choke is shut.
-    return vapour * (0.55 * idle + 0.45 * main) * level * dry;
+    // Cold, the suction behind the shut choke stands on the main nozzle as well, and draws more from it than from idle.
+    return vapour * (0.3 * idle + 0.7 * main) * level * dry;
   }
   const shut = 1 + 0.9 * (1 - choke['opens']!);
   const jets = how === 'idle' ? 0.92 * idle + 0.08 * main : 0.08 * idle + 0.92 * main;

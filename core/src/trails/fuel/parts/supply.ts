@@ -130,7 +130,7 @@ export const line: PartKind = {
     {
       id: 'vapour',
       label: 'lies too near the heat: vapour in it',
-      weight: 1.5,
+      weight: 0.8,
       repair: 'reroute',
       comesWith: 'heat',
       apply: (p, s) => ({ ...p, airShare: between(0.55, 0.9, s), vapour: 1 }),

@@ -1,0 +1,17 @@
+import type { Complaint } from '@pondu/core';
+
+/** What was read: a word, SI figures, or OL. */
+export type Read = string | number;
+
+/** A job as a shop would tell it. Written from the trade before it is run; it is never changed to pass. */
+export interface Replay {
+  readonly name: string;
+  /** The island machine of the same fit-out, by its file. */
+  readonly machine: string;
+  readonly complaint: Pick<Complaint, 'symptom'> & Partial<Complaint>;
+  /** In the order in which they were taken, those that told nothing or were taken wrong as well. */
+  readonly readings: readonly (readonly [checkId: string, read: Read])[];
+  /** The fault that it was, by what put it right. */
+  readonly truth: string;
+  readonly minutes: number;
+}
