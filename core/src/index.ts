@@ -32,6 +32,8 @@ export { partCelsius, showsAt, soak, SOAK_MINUTES } from './tracing/heat.ts';
 export { entryOf, tell } from './tracing/events.ts';
 export { faultShares } from './tracing/suspects.ts';
 export { proven, proveOut, type Proof, type ProofState } from './proving/proveOut.ts';
+export { calibrated, dwellFromShare, dwellOf, timingShift, type Dwell, type GapAndDwell } from './setup/dwell.ts';
+export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './setup/crankGeometry.ts';
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { absurd } from './tracing/plausible.ts';
 export { readTyped, suits, wordsOf, type TypedReading } from './tracing/readTyped.ts';

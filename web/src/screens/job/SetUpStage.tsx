@@ -10,10 +10,11 @@ import { TextField } from '../../ui/Field.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { example, failureWords } from '../../words/failures.ts';
 import type { JobPlace } from './place.ts';
+import { Reckoner } from './Reckoner.tsx';
 import { SnagPanel } from './SnagPanel.tsx';
 import { useMoveOn } from './useMoveOn.ts';
 
-export function SetUpStage({ stored, input }: JobPlace) {
+export function SetUpStage({ stored, input, machine }: JobPlace) {
   const { data: settings, error } = useSettings(input);
   const moveOn = useMoveOn(stored);
   if (error) return <Failed error={error} />;
@@ -35,6 +36,7 @@ export function SetUpStage({ stored, input }: JobPlace) {
         </Button>
       </section>
       <SnagPanel stored={stored} />
+      <Reckoner jobId={stored.id} cylinders={machine.fitOut.cylinders} />
     </div>
   );
 }

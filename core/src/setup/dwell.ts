@@ -1,0 +1,42 @@
+/** Closed angle of one cylinder's points, in three ways of saying it. Degrees are of the distributor's shaft. */
+export interface Dwell {
+  readonly degrees: number;
+  /** Of the turn between two sparks, 0…1. */
+  readonly share: number;
+  /** How long the points stay shut at a speed, seconds. */
+  readonly seconds: number;
+}
+
+/** One lobe a cylinder: the shaft turns 360°/cylinders between two sparks, 6·n degrees a second at n rev/min. */
+export function dwellOf(degrees: number, cylinders: number, distributorRpm: number): Dwell {
+  return { degrees, share: (degrees * cylinders) / 360, seconds: degrees / (6 * distributorRpm) };
+}
+export const dwellFromShare = (share: number, cylinders: number): number => (share * 360) / cylinders;
+
+/** A gap and the dwell that was measured with it. */
+export interface GapAndDwell {
+  readonly gapMetres: number;
+  readonly dwellDegrees: number;
+}
+
+/**
+ * The straight line through two measured pairs: over the few tenths in which points are set, dwell falls evenly with the
+ * gap. Undefined where the pairs do not fix one: the same gap twice, or dwell that rises with the gap.
+ */
+export function calibrated(one: GapAndDwell, other: GapAndDwell) {
+  const slope = (other.dwellDegrees - one.dwellDegrees) / (other.gapMetres - one.gapMetres);
+  if (!Number.isFinite(slope) || slope >= 0) return undefined;
+  return {
+    /** Degrees of dwell for each metre that the gap is wider; below zero. */
+    slope,
+    dwellAt: (gapMetres: number): number => one.dwellDegrees + slope * (gapMetres - one.gapMetres),
+    gapAt: (dwellDegrees: number): number => one.gapMetres + (dwellDegrees - one.dwellDegrees) / slope,
+  };
+}
+
+/**
+ * What a change of dwell does to the timing, degrees of the crank, above zero earlier. A wider gap shuts later and opens
+ * sooner, half of the change at either end of the closed angle; the crank turns twice as fast as the distributor. So a
+ * degree less of dwell is a degree earlier.
+ */
+export const timingShift = (fromDwell: number, toDwell: number): number => (2 * (fromDwell - toDwell)) / 2;

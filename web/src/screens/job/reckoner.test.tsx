@@ -1,0 +1,55 @@
+import { cleanup, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { Reckoner } from './Reckoner.tsx';
+
+beforeEach(() => localStorage.clear());
+afterEach(cleanup);
+const part = (name: string) => within(screen.getByRole('region', { name, hidden: true }));
+async function type(name: string, figures: readonly (readonly [label: string, text: string])[]): Promise<string> {
+  const own = part(name);
+  for (const [label, text] of figures) await userEvent.type(own.getByLabelText(label), text);
+  return own.queryByRole('status', { hidden: true })?.textContent ?? '';
+}
+
+describe('what a setting asks to be worked out', () => {
+  beforeEach(() => void render(<Reckoner jobId="j" cylinders={4} />));
+  it('true top: 26 before and 38 after, the mark is six degrees early', async () => {
+    expect(
+      await type('True top', [
+        ['Stops before the mark, degrees', '26'],
+        ['Stops after the mark, degrees', '38'],
+      ]),
+    ).toMatch(/6\.0° before true top: take that off/);
+  });
+  it('a millimetre a degree on a pulley of 114.6', async () => {
+    expect(
+      await type('Degrees on the rim', [
+        ['Pulley across, mm', '114.6 mm'],
+        ['Degrees of the crank', '10'],
+      ]),
+    ).toMatch(/^10(\.0)? mm along the rim/);
+  });
+  it('a piston below its stroke is refused in words', async () => {
+    expect(
+      await type('Piston’s place in degrees', [
+        ['Stroke, mm', '57 mm'],
+        ['Rod, mm', '110 mm'],
+        ['Below top, mm', '60 mm'],
+      ]),
+    ).toMatch(/No place of this piston/);
+  });
+  it('dwell: two thirds of four cylinders’ time, and what a change does to the timing', async () => {
+    const words = await type('Dwell', [
+      ['Dwell found, degrees', '60'],
+      ['Dwell left, degrees', '57'],
+    ]);
+    expect(words).toContain('63 % of the time');
+    expect(words).toContain('3.0° earlier');
+  });
+  it('what is no figure is said at its field, and keeps standing there', async () => {
+    await type('Dwell', [['Dwell found, degrees', 'much']]);
+    expect(part('Dwell').getByRole('alert', { hidden: true }).textContent).toMatch(/figure|number|read/);
+    expect(part('Dwell').getByLabelText<HTMLInputElement>('Dwell found, degrees').value).toBe('much');
+  });
+});
