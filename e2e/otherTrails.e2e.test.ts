@@ -103,18 +103,24 @@ describe('air and timing together', () => {
     const { page, faults } = await openWindow(browser);
     const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 34);
     await go(page, '/jobs/coupe-2/trace');
-    expect(await traceToVerdict(page, player, 30)).toBe('Enough: renew the gasket of carburettor or manifold');
+    // Which of the two is found first is a matter of what was read: the other stands behind it.
+    const calls = {
+      'Enough: renew the gasket of carburettor or manifold': 'timing-body.late',
+      'Enough: set the timing, tighten the clamp': 'air-gasket.leaks',
+    };
+    const first = await traceToVerdict(page, player, 30);
+    expect(Object.keys(calls)).toContain(first);
     await click(page, 'link', 'Repair it');
     await click(page, 'button', 'Write down the repair');
     await sees(page, 'Done so far');
-    player.repaired(['timing-body.late']);
+    player.repaired([calls[first as keyof typeof calls]]);
     await click(page, 'button', 'Trace on');
     await page.waitForFunction(() => location.pathname.endsWith('/trace'));
     await sees(page, 'Log:');
     await page.waitForSelector('section[aria-label="Check"][aria-busy="false"]');
     expect(await answerCheck(page, player)).toMatch(/^Try it: /);
     await page.waitForNetworkIdle({ idleTime: 300 });
-    expect(await traceToVerdict(page, player, 30)).toBe('Enough: set the timing, tighten the clamp');
+    expect(await traceToVerdict(page, player, 30)).toBe(Object.keys(calls).find((c) => c !== first));
     expect(faults).toEqual([]);
   });
 });
@@ -141,7 +147,7 @@ describe('the compression trail', () => {
     await page.focus('details:has(input) summary');
     await page.keyboard.press('Enter');
     await page.focus('details input');
-    for (const text of ['10.1', '10,3', 'low', '9.9']) {
+    for (const text of ['11.1', '11,3', 'low', '10.9']) {
       await page.keyboard.type(text);
       await page.keyboard.press('Tab');
     }
@@ -157,7 +163,7 @@ describe('the compression trail', () => {
     await third.click({ count: 3 });
     await page.keyboard.type('4.2');
     expect(await page.$eval('details svg[role=img]', (e) => e.getAttribute('aria-label'))).toMatch(
-      /1: 10\.1 bar; 2: 10\.3 bar; 3: 4\.2 bar, out of its band; 4: 9\.9 bar/,
+      /1: 11\.1 bar; 2: 11\.3 bar; 3: 4\.2 bar, out of its band; 4: 10\.9 bar/,
     );
     expect(await axe(page)).toEqual([]);
     expect(faults).toEqual([]);

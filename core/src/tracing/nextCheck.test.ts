@@ -2,6 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { failing, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { Cells } from './cells.ts';
 import { count, countTwo, information, minutesOf, outcomeTable, rankChecks } from './nextCheck.ts';
+import { follow } from '../practice/follow.ts';
+import { HiddenMachine } from '../practice/hiddenMachine.ts';
+import { seededRandom } from '../random/lcg.ts';
+import { SEES_AGAIN } from './repeated.ts';
 import { Tracer } from './trace.ts';
 
 const tracer = new Tracer(machine(), house);
@@ -97,5 +101,45 @@ describe('the choice', () => {
     const offered = trace.ranked.map((r) => r.check.id);
     expect(offered).toContain('points-drop');
     expect(offered).not.toContain('coil-minus-open');
+  });
+});
+
+describe('advice that a mechanic would take', () => {
+  const asked = (events: Parameters<Tracer['belief']>[1]) =>
+    tracer.rank(tracer.belief(noFire, events), noFire, failing);
+  it('what has been read once is worth only what would be seen afresh', () => {
+    const belief = tracer.belief(noFire, [reading('spark-coil-lead', 'none')]);
+    const none = new Set<string>();
+    const bits = (again: ReadonlySet<string>) =>
+      rankChecks(weigher, cells, belief, counted([reading('spark-coil-lead', 'none')]), none, again).find(
+        (r) => r.check.id === 'look-points',
+      )!.bits;
+    expect(bits(new Set(['look-points']))).toBeCloseTo((1 - SEES_AGAIN) * bits(none), 9);
+  });
+  it('before anything is opened, a quick look that tells something goes first', () => {
+    for (const events of [
+      [],
+      [reading('spark-coil-lead', 'none')],
+      [reading('spark-coil-lead', 'none'), reading('lamp-cranking', 'lit steadily')],
+      [reading('spark-coil-lead', 'good'), reading('spark-plug-lead', 'none')],
+    ]) {
+      const ranked = asked(events);
+      if (ranked[0]!.check.opens.length === 0 || ranked[0]!.check.look) continue;
+      const quick = ranked.filter((r) => r.check.look && r.check.opens.length === 0 && r.minutes < 1 && r.bits > 0.03);
+      expect(quick.map((r) => r.check.id)).toEqual([]);
+    }
+    const order = asked([reading('spark-coil-lead', 'none')]).map((r) => r.check.id);
+    expect(new Set(order).size).toBe(order.length);
+  });
+  it('no check is asked a third time, and a sound machine is called sound in a few', () => {
+    for (const seed of [1, 2, 3]) {
+      const { named, events } = follow(tracer, noFire, new HiddenMachine(model, [], seededRandom(seed)), { most: 20 });
+      expect(named).toBe('sound');
+      expect(events.length).toBeLessThanOrEqual(15);
+      const times = new Map<string, number>();
+      for (const e of events)
+        if (e.type === 'reading') times.set(e.reading.checkId, (times.get(e.reading.checkId) ?? 0) + 1);
+      expect(Math.max(...times.values())).toBeLessThanOrEqual(2);
+    }
   });
 });

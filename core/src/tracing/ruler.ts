@@ -13,6 +13,8 @@ export interface Landing {
   readonly low: number;
   readonly high: number;
   readonly openShare: number;
+  /** Of a suspect: it reads as a sound machine does, machine for machine. */
+  readonly asWell?: boolean;
   /** With the instrument's own error about it: what still passes. Of the sound machine only. */
   readonly edge?: { readonly low: number; readonly high: number };
   /** Shares of words, for checks that are answered in words. */
@@ -62,17 +64,30 @@ function wellLanding(weigher: Weigher, check: Check, dimension: Dimension | null
   return { faultId: '', label: '', words: {}, ...weigher.bands.of(check) };
 }
 
+/** Nearer than this part of its kernel no reading tells a member from the sound one. */
+const TOLD_APART = 0.5;
+function readsAsWell(predicted: Predicted, sound: Predicted): boolean {
+  if (predicted.kind !== 'number' || sound.kind !== 'number') return false;
+  return predicted.at.every((u, m) =>
+    Number.isNaN(u) ? Number.isNaN(sound.at[m]!) : Math.abs(u - sound.at[m]!) <= TOLD_APART * sound.width[m]!,
+  );
+}
+
 /** What a check should read when all is well, and under each of these suspects: all from the same simulation. */
 export function ruler(weigher: Weigher, check: Check, suspects: readonly ModelFault[]): Ruler {
   const instrument = INSTRUMENTS[check.instrument];
   const dimension = instrument.dimension ?? null;
   const of = (faults: ModelFault[], id: string, label: string) =>
     landing(id, label, weigher.ensemble(faults).predict(check), dimension);
+  const sound = weigher.ensemble([]).predict(check);
   return {
     dimension,
     words: dimension ? [] : (check.words ?? instrument.words ?? []),
     well: wellLanding(weigher, check, dimension),
-    suspects: suspects.map((f) => of([f], f.id, `${f.part.label} ${f.mode.label}`)),
+    suspects: suspects.map((f) => ({
+      ...of([f], f.id, `${f.part.label} ${f.mode.label}`),
+      asWell: readsAsWell(weigher.ensemble([f]).predict(check), sound),
+    })),
   };
 }
 

@@ -91,6 +91,8 @@ function lossAfter(
 
 /** From here on asking must be able to change what is done. */
 const DECIDING_FROM = 0.9;
+/** And from here on, being sent to another trail must. */
+const SOUND_DUE = 0.992;
 /** An outcome less likely than this is not waited for. */
 const OUTCOME_FROM = 0.01;
 
@@ -134,6 +136,9 @@ export function judge(
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
     return { kind: 'nothing left to check' };
   }
+  // Asking that cannot send it elsewhere than to another trail is over a little sooner than asking that could.
+  if (sound >= SOUND_DUE && !useful.slice(0, LOOKAHEAD).some((r) => changesMind(tableOf(r), '')))
+    return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
   if (!best || best.share < DECIDING_FROM) return { kind: 'check' };
   // Asking that cannot change what is done is only asking.
   const asking = useful.slice(0, LOOKAHEAD);

@@ -15,6 +15,7 @@ const EDGE = 34;
 
 /** Whether a suspect would land where a sound machine does: no reading here tells them apart. */
 function likeWell({ well, dimension }: Ruler, s: Landing): boolean {
+  if (s.asWell) return true;
   if (well.openShare === 1 || s.openShare > 0) return well.openShare === s.openShare;
   const at = (v: number) => toRuler(v, dimension!);
   const wide = Math.max(at(well.high) - at(well.low), 1e-9);

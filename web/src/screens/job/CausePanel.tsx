@@ -38,7 +38,7 @@ export function CausePanel({ fix, place, faults }: Props) {
     }
   }
   return (
-    <section className="card p-4" aria-label="Cause">
+    <section className="card p-4" aria-label={`Cause: ${causes.part.toLowerCase()} ${causes.how}`}>
       <h2 className="text-lg">
         Why: {causes.part.toLowerCase()} {causes.how}
       </h2>

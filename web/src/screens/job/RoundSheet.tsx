@@ -42,7 +42,8 @@ export function RoundSheet({ stored, input, round, now, gaugeUnit }: Props) {
     return readTyped(check, meant(id));
   };
   const bars = round.map(({ check }) => {
-    const well = wells.data?.[check.id];
+    const found = wells.data?.[check.id];
+    const well = found?.edge ?? found;
     const fresh = (typed[check.id] ?? '').trim() ? read(check.id) : undefined;
     const last = stored.events.findLast((e) => e.type === 'reading' && e.reading.checkId === check.id);
     const value = fresh?.ok ? fresh.value : last?.type === 'reading' ? last.reading.value : undefined;
