@@ -10,6 +10,7 @@ import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './hypotheses.ts';
 import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
+import { logSum, meanLog } from './logs.ts';
 import { repeated, unclaimedAgain } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
 import { shows } from './presence.ts';
@@ -233,7 +234,7 @@ export class Weigher {
       says: Float64Array.from([
         Math.log(this.complaintShare([fault], complaint)),
         ...asked.map(({ placed, check }) =>
-          meanOf(this.readingLogs(seenBy([fault], placed), placed, check, complaint)),
+          meanLog(this.readingLogs(seenBy([fault], placed), placed, check, complaint)),
         ),
       ]),
     });
@@ -274,12 +275,6 @@ export class Weigher {
   }
 }
 
-/** log of a sum, from logs. */
-function logSum(logs: readonly number[]): number {
-  const top = Math.max(...logs);
-  return top + Math.log(logs.reduce((sum, l) => sum + Math.exp(l - top), 0));
-}
-
 /** p(complaint) from something that no trail knows. */
 const UNKNOWN_EXPLAINS = 0.25;
 
@@ -292,9 +287,6 @@ const onEitherSide = ({ part: a }: ModelFault, { part: b }: ModelFault): boolean
   a.cylinder !== undefined && b.cylinder !== undefined && a.cylinder !== b.cylinder;
 
 const values = (readings: readonly Reading[]) => readings.map((r) => r.value);
-
-/** log of the mean over steps of severity. */
-const meanOf = (logs: Float64Array): number => Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / logs.length);
 
 const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
   faults.filter((f) => !placed.repaired.has(f.repairId));

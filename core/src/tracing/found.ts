@@ -1,5 +1,6 @@
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
+import { meanLog } from './logs.ts';
 import type { ModelFault } from './model.ts';
 import { faultShares } from './suspects.ts';
 
@@ -15,9 +16,6 @@ export interface Found {
 const SHOWN = Math.log(20);
 /** A fault that explains the reading no more than so many times worse is a rival. */
 const RIVAL = Math.log(6);
-
-const meanLog = (logs: Float64Array): number =>
-  Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / Math.max(1, logs.length));
 
 /**
  * What is seen is a fact: faults that a reading shows by itself, all that could read so being mended by the same repair.

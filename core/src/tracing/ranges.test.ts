@@ -3,7 +3,8 @@ import { KINDS } from '../__tests__/kinds.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { buildModel, followedBy, type Plate } from './model.ts';
 import { plateProblems, Unsolved, unsolved, withTracer } from './solvable.ts';
-import { Tracer, TracerCache } from './trace.ts';
+import { Tracer } from './trace.ts';
+import { TracerCache } from './tracerCache.ts';
 
 const given = (plate: Plate, value: number) => ({
   [plate.id]: { low: value, high: value, source: 'manual' as const, note: '' },

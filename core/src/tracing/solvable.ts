@@ -3,7 +3,8 @@ import type { MachineBody } from '../schema/machine.ts';
 import { NoSolution } from '../machine/scene.ts';
 import { Weigher } from './belief.ts';
 import { buildModel, type Model, type Plate } from './model.ts';
-import type { Tracer, TracerCache } from './trace.ts';
+import type { Tracer } from './trace.ts';
+import type { TracerCache } from './tracerCache.ts';
 
 /** A given figure with which the machine cannot be computed. */
 export interface PlateProblem {

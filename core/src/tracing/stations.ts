@@ -1,6 +1,7 @@
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
+import { meanLog } from './logs.ts';
 import type { ModelFault } from './model.ts';
 import { faultShares } from './suspects.ts';
 
@@ -33,9 +34,6 @@ export function stationShares(belief: Belief): Map<string, number> {
   for (const [{ part }, mass] of faultShares(belief)) shares.set(part.station, (shares.get(part.station) ?? 0) + mass);
   return shares;
 }
-
-const meanLog = (logs: Float64Array): number =>
-  Math.log(logs.reduce((sum, l) => sum + Math.exp(l), 0) / Math.max(1, logs.length));
 
 /** What the readings alone say of a fault, whatever else would explain them. */
 class Proofs {

@@ -5,7 +5,8 @@ import { seededRandom } from '../random/lcg.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { faultShares } from './suspects.ts';
-import { trace, Tracer, type Trace } from './trace.ts';
+import { Tracer, type Trace } from './trace.ts';
+import { trace } from './tracerCache.ts';
 
 const tracer = new Tracer(machine(), house);
 const of = (events: JobEvent[], complaint: Complaint = noFire, now = failing): Trace =>

@@ -2,7 +2,7 @@ import { Scene } from '../machine/scene.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody } from '../schema/machine.ts';
 import { drawSound } from '../tracing/draw.ts';
-import type { TracerCache } from '../tracing/trace.ts';
+import type { TracerCache } from '../tracing/tracerCache.ts';
 import { bestExciter, excitingOf, type Exciting } from '../trails/charge/advice/exciting.ts';
 import { rewiredNetlist } from '../trails/charge/advice/rewiredCircuit.ts';
 import { bestWay, wiredWays, type Wired } from '../trails/charge/advice/rewiring.ts';

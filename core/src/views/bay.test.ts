@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { JobBody, JobEvent } from '../schema/job.ts';
-import { Tracer, TracerCache } from '../tracing/trace.ts';
+import { Tracer } from '../tracing/trace.ts';
+import { TracerCache } from '../tracing/tracerCache.ts';
 import { baySummary, nowOf } from './bay.ts';
 import { modelView, wellsView } from './model.ts';
 

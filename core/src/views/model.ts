@@ -7,7 +7,8 @@ import type { MachineBody } from '../schema/machine.ts';
 import type { Plate } from '../tracing/model.ts';
 import { ruler, type Landing } from '../tracing/ruler.ts';
 import { plateProblems, unsolved } from '../tracing/solvable.ts';
-import type { Tracer, TracerCache } from '../tracing/trace.ts';
+import type { Tracer } from '../tracing/trace.ts';
+import type { TracerCache } from '../tracing/tracerCache.ts';
 import { probingOf } from '../trails/freeProbe.ts';
 import { checkView, platesView, repairsView } from './views.ts';
 

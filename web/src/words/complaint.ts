@@ -1,4 +1,4 @@
-import type { Complaint, JobBody, Stage } from '@pondu/core';
+import type { RecentWork, Complaint, JobBody, Stage } from '@pondu/core';
 
 export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; help: string }[] = [
   { value: 'no-fire', label: 'Cranks, will not fire', help: 'The starter turns it, nothing else happens.' },
@@ -58,3 +58,15 @@ export const WAITS: readonly { value: JobBody['waitsFor']; label: string }[] = [
   { value: 'dry day', label: 'Waits for a dry day' },
   { value: 'owner', label: 'Waits for the owner' },
 ];
+
+/** What was done to a part before it began, and when. */
+export const WORK: Readonly<Record<RecentWork['what'], string>> = {
+  new: 'new part',
+  disturbed: 'off, moved or set',
+  wired: 'something wired in',
+};
+export const AGO: Readonly<Record<RecentWork['ago'], string>> = {
+  'just before': 'just before it began',
+  days: 'days before',
+  weeks: 'weeks before',
+};

@@ -8,7 +8,7 @@ import { useModel, useProof, useSettings, useTrace, useWells } from '../../trace
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { moneyWords } from '../../words/belief.ts';
-import { complaintWords } from '../../words/complaint.ts';
+import { AGO, complaintWords, WORK } from '../../words/complaint.ts';
 import { CardReadings } from './CardReadings.tsx';
 import { CardStations } from './CardStations.tsx';
 import { CardSection } from './CardSection.tsx';
@@ -78,6 +78,11 @@ export function JobCardPage() {
           {body.complaint.words && <p>“{body.complaint.words}”</p>}
           {body.complaint.since && <p>Since: {body.complaint.since}</p>}
           {body.complaint.before && <p>Done just before: {body.complaint.before}</p>}
+          {(body.complaint.recent ?? []).map((r) => (
+            <p key={r.station}>
+              {model.data!.stations.find((s) => s.id === r.station)?.label ?? r.station}: {WORK[r.what]}, {AGO[r.ago]}
+            </p>
+          ))}
         </CardSection>
         <CardSection title="Readings">
           <CardReadings

@@ -2,17 +2,10 @@ import { recognised, type RecentWork, type Station } from '@pondu/core';
 import { X } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
+import { AGO, WORK } from '../../words/complaint.ts';
 
-const WHAT: readonly { value: RecentWork['what']; label: string }[] = [
-  { value: 'new', label: 'new part' },
-  { value: 'disturbed', label: 'off, moved or set' },
-  { value: 'wired', label: 'something wired in' },
-];
-const AGO: readonly { value: RecentWork['ago']; label: string }[] = [
-  { value: 'just before', label: 'just before it began' },
-  { value: 'days', label: 'days before' },
-  { value: 'weeks', label: 'weeks before' },
-];
+const WHAT = Object.entries(WORK).map(([value, label]) => ({ value, label }));
+const WHEN = Object.entries(AGO).map(([value, label]) => ({ value, label }));
 
 /** What was done, where on the machine: picked, or recognised from what was written. It weighs like a reading. */
 export function RecentWorkFields({
@@ -56,7 +49,7 @@ export function RecentWorkFields({
           <SelectField
             label={`${labelOf(r.station)}: when`}
             value={r.ago}
-            options={AGO}
+            options={WHEN}
             onChange={(ago) => change(r.station, { ago: ago as RecentWork['ago'] })}
           />
           <Button
