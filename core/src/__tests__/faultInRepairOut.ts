@@ -18,6 +18,8 @@ const SEEDS = [11, 23, 47, 59, 71, 83, 97, 101];
 /** One machine that comes out right is enough here; where it misled, two of three, or three of five. `bench kinds` plays many. */
 const MACHINES = { first: 3, most: 5 } as const;
 const RIGHT = 0.6;
+/** Less likely than this to be complained of, nobody brings it in. */
+const BROUGHT_IN = 0.25;
 /** Of one bit, what some check must tell between a fault and the sound machine. */
 const SHOWS_BITS = 0.03;
 /** Half of a small stator's wave does not lift the battery to where its regulator would have to hold it. */
@@ -74,14 +76,14 @@ export function comesOut(tracer: Tracer, fault: ModelFault): void {
   const complaint = likelyComplaint(tracer, [fault]);
   // Some faults hardly tell on some kinds (a leaking lead before a fast discharge): nobody would bring that machine in.
   // Looked for, it shows all the same.
-  if (tracer.weigher.complaintShare([fault], complaint) < 0.2) {
+  if (tracer.weigher.complaintShare([fault], complaint) < BROUGHT_IN) {
     const best = Math.max(...tracer.model.checks.map((check) => tracer.separation([fault], [], check)));
     if (best === 0 && NEVER_REACHED.has(fault.id)) return;
     return expect(best, `${fault.id} shows nowhere`).toBeGreaterThan(SHOWS_BITS);
   }
   // Nor one of those that happen to run well: the three that fail most plainly.
   const failing = SEEDS.map((seed) => new HiddenMachine(tracer.model, [fault], seededRandom(seed)))
-    .filter((hidden) => hidden.brings(complaint) > 0.2)
+    .filter((hidden) => hidden.brings(complaint) > BROUGHT_IN)
     .sort((a, b) => b.brings(complaint) - a.brings(complaint))
     .slice(0, MACHINES.most);
   expect(failing.length).toBeGreaterThan(0);

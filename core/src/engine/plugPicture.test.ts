@@ -22,12 +22,15 @@ describe('plugs, side by side', () => {
     [breathing, 'lead-3.open', 'only 3 is wet or sooty'],
     [breathing, 'plug-2.fouled', 'only 2 is wet or sooty'],
     [breathing, 'plug-2.wide', 'only 2 has a wide gap'],
-    [breathing, 'fuel-main-jet.blocked', 'all white'],
     [squeezing, 'compression-rings-4.worn', 'only 4 is oily'],
     [squeezing, 'compression-bores.worn', 'all oily'],
     [squeezing, 'compression-exhaust-1.burnt', 'only 1 is wet or sooty'],
   ] as const)('%#: with %j', (body, fault, word) => {
     expect(readsLike(body, 'look-plugs', fault), fault ?? 'nothing wrong').toBe(word);
+  });
+  it('a main jet that is half blocked runs it weak and its plugs white; blocked outright it does not start at all', () => {
+    expect(readsLike(breathing, 'look-plugs', 'fuel-main-jet.blocked', 0.1)).toBe('all white');
+    expect(readsLike(breathing, 'look-plugs', 'fuel-main-jet.blocked', 1)).toBe('all dry and even');
   });
   it('wet plugs on an engine that does not fire hardly accuse the plugs, once there is no spark at the coil', () => {
     const tracer = new Tracer(machine({ cylinders: 4, ballast: 'none' }), house);

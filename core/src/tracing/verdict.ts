@@ -96,8 +96,11 @@ const SOUND_DUE = 0.992;
 /** An outcome less likely than this is not waited for. */
 const OUTCOME_FROM = 0.01;
 
+/** To be sent to another trail for nothing is the longest way round: rarer outcomes count before that. */
+const SENT_AWAY_FROM = 0.0025;
+
 /** Whether some outcome of a check would make something else the thing to do. */
-function changesMind(table: ReadonlyMap<string, Float64Array>, now: string): boolean {
+function changesMind(table: ReadonlyMap<string, Float64Array>, now: string, from = OUTCOME_FROM): boolean {
   const rows = [...table];
   const cells = rows[0]?.[1].length ?? 0;
   for (let c = 0; c < cells; c++) {
@@ -108,7 +111,7 @@ function changesMind(table: ReadonlyMap<string, Float64Array>, now: string): boo
       if (p > most) [most, lead] = [p, group];
     }
     // A second fault beside it changes nothing of what is done first.
-    if (mass > OUTCOME_FROM && lead !== now && !lead.split('+').includes(now)) return true;
+    if (mass > from && lead !== now && !lead.split('+').includes(now)) return true;
   }
   return false;
 }
@@ -137,7 +140,7 @@ export function judge(
     return { kind: 'nothing left to check' };
   }
   // Asking that cannot send it elsewhere than to another trail is over a little sooner than asking that could.
-  if (sound >= SOUND_DUE && !useful.slice(0, LOOKAHEAD).some((r) => changesMind(tableOf(r), '')))
+  if (sound >= SOUND_DUE && !useful.slice(0, LOOKAHEAD).some((r) => changesMind(tableOf(r), '', SENT_AWAY_FROM)))
     return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
   if (!best || best.share < DECIDING_FROM) return { kind: 'check' };
   // Asking that cannot change what is done is only asking.

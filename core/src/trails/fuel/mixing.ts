@@ -22,7 +22,7 @@ function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
   const dry = 1 - water;
   if (how === 'crank') {
     const vapour = VAPOUR_COLD * light * (choke['closes']! > 0.5 ? CHOKED : 1);
-    // Cold, the suction behind the shut choke stands on the main nozzle as well, and draws more from it than from idle.
+    // Cold, the suction behind the shut choke stands on the main nozzle as well: it draws through both, most through that.
     return vapour * (0.3 * idle + 0.7 * main) * level * dry;
   }
   const shut = 1 + 0.9 * (1 - choke['opens']!);

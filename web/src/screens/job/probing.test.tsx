@@ -1,0 +1,156 @@
+import { freeProbeId, type FreeProbe, type RecentWork } from '@pondu/core';
+import { cleanup, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { CardStations } from './CardStations.tsx';
+import { probeIn, probeOf } from './probeParam.ts';
+import { ProbePanel } from './ProbePanel.tsx';
+import { RecentWorkFields } from './RecentWorkFields.tsx';
+
+beforeEach(() => localStorage.clear());
+afterEach(cleanup);
+
+const stations = [
+  { id: 'coil', label: 'Coil', picture: 'coil' },
+  { id: 'points', label: 'Points', picture: 'points' },
+  { id: 'plug-leads', label: 'Plug leads', picture: 'lead' },
+];
+const probing = {
+  places: [
+    { id: 'coil+', label: 'coil +', station: 'coil' },
+    { id: 'points', label: 'the terminal at the points', station: 'points' },
+  ],
+  wires: [{ id: 'coil-feed', label: 'Wire to the coil', station: 'coil' }],
+  parts: [{ id: 'condenser', label: 'Condenser' }],
+  states: ['key off', 'key on', 'cranking'] as const,
+};
+
+describe('leads anywhere', () => {
+  const panel = (onProbe = vi.fn(), station?: string) => {
+    render(<ProbePanel jobId="j" probing={probing} stations={stations} station={station} onProbe={onProbe} />);
+    return onProbe;
+  };
+  const go = () => userEvent.click(screen.getByText('Show what it should read'));
+  const pick = (label: string, value: string) => userEvent.selectOptions(screen.getByLabelText(label), value);
+
+  it('says what is missing, one thing at a time, and sends nothing', async () => {
+    const onProbe = panel();
+    await go();
+    expect(screen.getByRole('alert', { hidden: true }).textContent).toBe('Pick where the live lead goes.');
+    await pick('Live lead on', 'coil+');
+    await go();
+    expect(screen.getByRole('alert', { hidden: true }).textContent).toBe('Pick where the other lead goes.');
+    await pick('Other lead on', 'coil+');
+    await go();
+    expect(screen.getByRole('alert', { hidden: true }).textContent).toMatch(/same place/);
+    expect(onProbe).not.toHaveBeenCalled();
+  });
+  it('gives places, state and what is unplugged', async () => {
+    const onProbe = panel();
+    await pick('While', 'cranking');
+    await pick('Live lead on', 'coil+');
+    await pick('Other lead on', 'points');
+    await pick('Unplug meanwhile', 'condenser');
+    await go();
+    expect(onProbe).toHaveBeenCalledWith({
+      instrument: 'voltmeter',
+      live: 'coil+',
+      earth: 'points',
+      state: 'cranking',
+      unplugged: ['condenser'],
+    });
+  });
+  it('a clamp goes around a wire and has no other lead', async () => {
+    const onProbe = panel();
+    await pick('With', 'clamp meter');
+    expect(screen.queryByLabelText('Other lead on')).toBeNull();
+    await pick('Around the wire of', 'coil-feed');
+    await go();
+    expect(onProbe).toHaveBeenCalledWith(expect.objectContaining({ live: 'coil-feed', earth: '' }));
+  });
+  it('an ohmmeter is offered with the key off only', async () => {
+    panel();
+    await pick('With', 'ohmmeter');
+    expect([...screen.getByLabelText<HTMLSelectElement>('While').options].map((o) => o.value)).toEqual(['key off']);
+  });
+  it('places of the station picked on the map come first', () => {
+    panel(vi.fn(), 'points');
+    const groups = screen.getByLabelText('Live lead on').querySelectorAll('optgroup');
+    expect(groups[0]!.label).toBe('Points');
+  });
+});
+
+describe('a probe in the address', () => {
+  const probe: FreeProbe = { instrument: 'voltmeter', live: 'coil+', earth: '0', state: 'key on', unplugged: [] };
+  it('is read again, and nonsense there is nothing', () => {
+    expect(probeIn(new URLSearchParams({ probe: JSON.stringify(probe) }))).toEqual(probe);
+    for (const bad of ['', '{', '{"instrument":"hammer"}', 'null'])
+      expect(probeIn(new URLSearchParams({ probe: bad })), bad).toBeUndefined();
+  });
+  it('belongs to its own check only; an earlier reading knows where its leads were', () => {
+    const params = new URLSearchParams({ probe: JSON.stringify(probe) });
+    expect(probeOf(freeProbeId(probe), params, [])).toEqual(probe);
+    expect(probeOf('battery-rest', params, [])).toBeUndefined();
+    const event = {
+      type: 'reading',
+      reading: {
+        id: 'r',
+        checkId: freeProbeId(probe),
+        probe,
+        value: { kind: 'number', value: 12 },
+        typed: '12',
+        note: '',
+        at: '2026-01-01T00:00:00Z',
+        warmth: 'unknown',
+        faultPresent: 'yes',
+      },
+    } as const;
+    expect(probeOf(freeProbeId(probe), new URLSearchParams(), [event])).toEqual(probe);
+  });
+});
+
+describe('what was done just before', () => {
+  function Fields({ text }: { text: string }) {
+    const [value, setValue] = useState<readonly RecentWork[]>([]);
+    return (
+      <>
+        <RecentWorkFields stations={stations} text={text} value={value} onChange={setValue} />
+        <output>{JSON.stringify(value)}</output>
+      </>
+    );
+  }
+  const value = () => JSON.parse(document.querySelector('output')!.textContent) as RecentWork[];
+
+  it('offers what was written, and takes it with one press', async () => {
+    render(<Fields text="new points" />);
+    await userEvent.click(screen.getByRole('button', { name: 'You wrote “points”: add it' }));
+    expect(value()).toEqual([{ station: 'points', what: 'new', ago: 'just before' }]);
+    expect(screen.queryByRole('button', { name: /You wrote/ })).toBeNull();
+  });
+  it('is picked, changed and taken out again by its fields', async () => {
+    render(<Fields text="" />);
+    await userEvent.selectOptions(screen.getByLabelText('Worked on'), 'coil');
+    await userEvent.selectOptions(screen.getByLabelText('Coil: what'), 'wired');
+    await userEvent.selectOptions(screen.getByLabelText('Coil: when'), 'weeks');
+    expect(value()).toEqual([{ station: 'coil', what: 'wired', ago: 'weeks' }]);
+    await userEvent.click(screen.getByRole('button', { name: 'Take coil out' }));
+    expect(value()).toEqual([]);
+  });
+});
+
+it('the card tells proven from reasoned and from unknown, and leaves out what there is none of', () => {
+  render(
+    <CardStations
+      stations={stations}
+      states={[
+        { id: 'coil', share: 0, state: 'proven' },
+        { id: 'points', share: 0.9, state: 'lost here' },
+        { id: 'plug-leads', share: 0, state: 'cleared' },
+      ]}
+    />,
+  );
+  expect(screen.getByText('Proven by a reading').nextSibling?.textContent).toBe('Coil');
+  expect(screen.getByText(/Not measured; cleared/).nextSibling?.textContent).toBe('Plug leads');
+  expect(screen.queryByText('Not known')).toBeNull();
+});
