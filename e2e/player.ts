@@ -124,7 +124,8 @@ export async function traceToVerdict(page: Page, player: Player, most = 14): Pro
     // A dear part asks for a second witness: that is the next check.
     if (verdict && !verdict.includes('One more check first')) return verdict;
     await answerCheck(page, player);
-    await page.waitForNetworkIdle({ idleTime: 250, concurrency: 1 });
+    // The page's own line to the workshop stays open, and that of the page before it may a while longer.
+    await page.waitForNetworkIdle({ idleTime: 250, concurrency: 2 });
   }
   throw new Error('No verdict');
 }
