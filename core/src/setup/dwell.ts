@@ -39,4 +39,4 @@ export function calibrated(one: GapAndDwell, other: GapAndDwell) {
  * sooner, half of the change at either end of the closed angle; the crank turns twice as fast as the distributor. So a
  * degree less of dwell is a degree earlier.
  */
-export const timingShift = (fromDwell: number, toDwell: number): number => (2 * (fromDwell - toDwell)) / 2;
+export const timingShift = (fromDwell: number, toDwell: number): number => fromDwell - toDwell;

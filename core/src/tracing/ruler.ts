@@ -79,14 +79,13 @@ export function ruler(weigher: Weigher, check: Check, suspects: readonly ModelFa
   const dimension = instrument.dimension ?? null;
   const of = (faults: ModelFault[], id: string, label: string) =>
     landing(id, label, weigher.ensemble(faults).predict(check), dimension);
-  const sound = weigher.ensemble([]).predict(check);
   return {
     dimension,
     words: dimension ? [] : (check.words ?? instrument.words ?? []),
     well: wellLanding(weigher, check, dimension),
     suspects: suspects.map((f) => ({
       ...of([f], f.id, `${f.part.label} ${f.mode.label}`),
-      asWell: readsAsWell(weigher.ensemble([f]).predict(check), sound),
+      asWell: readsAsWell(weigher.ensemble([f]).predict(check), weigher.ensemble([]).predict(check)),
     })),
   };
 }

@@ -83,8 +83,8 @@ function TrueTop({ jobId }: { jobId: string }) {
     : Math.abs(off) < 0.25
       ? 'The mark is right.'
       : off < 0
-        ? `The mark comes ${degrees(off)} before true top: take that off what a light shows before top.`
-        : `The mark comes ${degrees(off)} after true top: add that to what a light shows before top.`;
+        ? `The mark comes ${degrees(off)} before true top: add that to what a light shows before top.`
+        : `The mark comes ${degrees(off)} after true top: take that off what a light shows before top.`;
   return (
     <Part
       title="True top"

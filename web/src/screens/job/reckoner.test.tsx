@@ -15,12 +15,13 @@ async function type(name: string, figures: readonly (readonly [label: string, te
 describe('what a setting asks to be worked out', () => {
   beforeEach(() => void render(<Reckoner jobId="j" cylinders={4} />));
   it('true top: 26 before and 38 after, the mark is six degrees early', async () => {
+    // At true top the mark is six degrees past: a spark that a light shows at 10° before it comes 16° before true top.
     expect(
       await type('True top', [
         ['Stops before the mark, degrees', '26'],
         ['Stops after the mark, degrees', '38'],
       ]),
-    ).toMatch(/6\.0° before true top: take that off/);
+    ).toMatch(/6\.0° before true top: add that to/);
   });
   it('a millimetre a degree on a pulley of 114.6', async () => {
     expect(
