@@ -15,6 +15,8 @@ export interface CoilBreak {
   transfer: number;
   /** Where a transistor holds the primary down; it does not arc as parting contacts do. */
   clampVolts?: number;
+  /** How much quicker contacts part than at cranking speed; 1 unless given. */
+  parting?: number;
 }
 
 /**
@@ -38,11 +40,11 @@ export const ARC_START_VOLTS = 15;
 export const ARC_VOLTS_PER_SECOND = 292.5e3;
 /** Volts per second above which parting contacts arc: 4 A into less than about 40 nF. A rule of this model. */
 export const FASTEST_RISE = 1e8;
-export function arcLimitedVolts(henries: number, amps: number): number {
+export function arcLimitedVolts(henries: number, amps: number, parting = 1): number {
   const flux = henries * amps;
-  const seconds =
-    (Math.sqrt(ARC_START_VOLTS ** 2 + 2 * ARC_VOLTS_PER_SECOND * flux) - ARC_START_VOLTS) / ARC_VOLTS_PER_SECOND;
-  return ARC_START_VOLTS + ARC_VOLTS_PER_SECOND * seconds;
+  const rate = ARC_VOLTS_PER_SECOND * parting;
+  const seconds = (Math.sqrt(ARC_START_VOLTS ** 2 + 2 * rate * flux) - ARC_START_VOLTS) / rate;
+  return ARC_START_VOLTS + rate * seconds;
 }
 
 /**
@@ -58,6 +60,7 @@ export function availableVolts(c: CoilBreak): number {
   const ringing = c.transfer * c.amps * Math.sqrt(c.henries / farads) * dampedPeakShare(characteristicOhms, shunt);
   if (c.clampVolts !== undefined) return Math.min(ringing, c.turnsRatio * c.clampVolts);
   // I/C₁ is how fast the voltage runs away from the contacts as they part.
-  if (c.amps / c.condenserFarads < FASTEST_RISE) return ringing;
-  return Math.min(ringing, c.transfer * c.turnsRatio * arcLimitedVolts(c.henries, c.amps));
+  const { parting = 1 } = c;
+  if (c.amps / c.condenserFarads < FASTEST_RISE * parting) return ringing;
+  return Math.min(ringing, c.transfer * c.turnsRatio * arcLimitedVolts(c.henries, c.amps, parting));
 }

@@ -103,6 +103,8 @@ export interface MachineState {
   readonly at?: Readonly<Record<string, 'in' | 'out'>>;
   /** How fast the engine runs; idling unless said. */
   readonly speed?: 'idle' | 'fast';
+  /** Held at this very speed, rev/min; what the trails say of its speed gives way. */
+  readonly rpm?: number;
   /** Consumers that stand otherwise than usual: the usual ones are on as it runs and as it cranks. */
   readonly loads?: 'all' | 'none';
 }

@@ -186,6 +186,10 @@ export class Scene implements Known {
     return kept.sights.get(id) as ValueOf<K>;
   }
   private look<K extends Observable>(key: K, state: MachineState, at: AtOf<K> | undefined, id: string): ValueOf<K> {
+    if (key === 'rpm' && state.rpm !== undefined) {
+      if (!this.base) this.footprints.set(id, new Footprint());
+      return state.rpm as ValueOf<K>;
+    }
     if (this.base) {
       const same = this.base.see(key, state, at);
       if (!this.touches(this.base.footprints.get(id)!)) return same;

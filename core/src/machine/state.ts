@@ -9,7 +9,7 @@ export function keyOf(s: MachineState): string {
   if (name === undefined) {
     const moved = s.at ? Object.entries(s.at).flat().join() : '';
     const most = `${s.key}|${s.points}|${s.stopHeld ?? ''}|${s.told ?? ''}|${listed(s.unplugged)}|${listed(s.clipped)}`;
-    name = `${most}|${moved}|${s.speed ?? ''}|${s.loads ?? ''}`;
+    name = `${most}|${moved}|${s.speed ?? ''}|${s.loads ?? ''}|${s.rpm ?? ''}`;
     named.set(s, name);
   }
   return name;

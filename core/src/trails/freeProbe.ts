@@ -4,6 +4,7 @@ import type { Machine } from '../machine/machine.ts';
 import { offTheShelf, type MachineState, type PartInstance } from '../machine/part.ts';
 import { CRANKING, FAST, IDLE, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from '../machine/state.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
+import { lightAt, takesLight } from './timing/checks/light.ts';
 
 /** The states in which a free probe is taken, as one sets them. */
 const STATES: Readonly<
@@ -20,9 +21,16 @@ const MINUTES = 1.5;
 
 /** The same probe has the same name, whoever makes it; nothing is read out of it (FNV-1a). */
 export function freeProbeId(probe: FreeProbe): string {
-  const { instrument, live, earth, state, unplugged } = probe;
+  const { instrument, live, earth, state, unplugged, rpm, hose } = probe;
   let hash = 0x811c9dc5;
-  for (const letter of JSON.stringify([instrument, live, earth, state, [...unplugged].sort()]))
+  for (const letter of JSON.stringify([
+    instrument,
+    live,
+    earth,
+    state,
+    [...unplugged].sort(),
+    ...(rpm === undefined ? [] : [rpm, hose]),
+  ]))
     hash = Math.imul(hash ^ letter.codePointAt(0)!, 0x01000193) >>> 0;
   return `probe-${hash.toString(36)}`;
 }
@@ -36,6 +44,8 @@ export interface Probing {
   /** Parts that can be unplugged. */
   readonly parts: readonly { readonly id: string; readonly label: string }[];
   readonly states: readonly FreeProbe['state'][];
+  /** Whether a timing light shows anything on it. */
+  readonly light: boolean;
 }
 
 const inNetwork = (machine: Machine): readonly PartInstance[] => machine.parts.filter((p) => !p.apart);
@@ -72,6 +82,7 @@ export function probingOf(machine: Machine, checks: readonly Check[]): Probing {
       .map(named),
     parts: inNetwork(machine).map(named),
     states,
+    light: takesLight(machine),
   };
 }
 
@@ -96,6 +107,10 @@ function leads({ instrument, live, earth }: FreeProbe, state: MachineState): Pro
  * what it names (any more). Its reading is computed like any other.
  */
 export function freeCheck(machine: Machine, checks: readonly Check[], probe: FreeProbe): Check | undefined {
+  if (probe.instrument === 'timing light') {
+    const made = lightAt(machine, probe.rpm, probe.hose ?? 'off');
+    return made && { ...made, id: freeProbeId(probe) };
+  }
   const { places, wires, parts, states } = probingOf(machine, checks);
   const clamp = probe.instrument === 'clamp meter';
   const [from, to] = clamp

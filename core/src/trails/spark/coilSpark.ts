@@ -86,7 +86,7 @@ export function sparkOfCut(
   coil: PartParams,
   amps: number,
   askedVolts: number,
-  cut: { condenserFarads: number; leakOhms: number; clampVolts?: number | undefined },
+  cut: { condenserFarads: number; leakOhms: number; clampVolts?: number | undefined; parting?: number },
 ): Spark {
   const raised = availableVolts({
     amps,
@@ -98,6 +98,7 @@ export function sparkOfCut(
     primaryShuntOhms: cut.leakOhms,
     transfer: coil['transfer']!,
     ...(cut.clampVolts === undefined ? {} : { clampVolts: cut.clampVolts }),
+    ...(cut.parting === undefined ? {} : { parting: cut.parting }),
   });
   const stored = 0.5 * coil['henries']! * amps ** 2 * coil['transfer']! ** 2;
   return sparkOf(path, raised, askedVolts, stored, coil['farads']!);

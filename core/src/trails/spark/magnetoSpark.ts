@@ -10,6 +10,8 @@ import { askedVolts, figuresOf, ownCoilPath, plugOf, sparkPath, windingOhms } fr
 
 const COUPLING = 0.95;
 const POLE_PAIRS = 1;
+/** Speed at which the arc of parting contacts was taken (s07), rev/min. */
+const ARC_RPM = 300;
 const WIRING_FARADS = 0.2e-9;
 /** Where sound points open, electrical degrees after the voltage's zero: near the current's peak at cranking speed. */
 const OPENS_DEGREES = 100;
@@ -69,11 +71,14 @@ export const magnetoSpark =
     // What still flows when the points have opened is not cut: a stop line to earth leaves nearly all of it.
     const loop = m.primaryOhms + m.pointsOhms;
     const cut = Math.max(0, 1 - loop / (m.primaryOhms + m.openOhms));
-    const amps = magnetoAmps(m, crankshaftRpm(scene, state)) * cut;
+    const rpm = crankshaftRpm(scene, state);
+    const amps = magnetoAmps(m, rpm) * cut;
     const coil = figuresOf(scene, idOf('coil', by(cylinder).unit), state);
     return sparkOfCut(path, coil, amps, askedVolts(scene, place, cylinder, gapMetres), {
       condenserFarads: m.condenserFarads,
       leakOhms: m.openOhms,
+      // The cam parts them as much quicker as it turns: what arcs at a fast speed is no more than at a slow one.
+      parting: Math.max(1, rpm / ARC_RPM),
     });
   };
 

@@ -1,6 +1,7 @@
 import type { MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
-import type { MachineState } from '../../machine/part.ts';
+import type { MachineState, PartParams } from '../../machine/part.ts';
+import { FAST, IDLE } from '../../machine/state.ts';
 import { BODY, BOX, CHAIN, MARK, POD, WEIGHTS } from './ids.ts';
 
 /** Degrees of the crank before top centre at which a state's spark comes. */
@@ -16,6 +17,13 @@ const swung = (state: MachineState): number => (state.key === 'run' && state.spe
 /** A tap over the throttle's edge sees nothing while it is shut; fast without a load it sees nearly all. */
 const sucked = (state: MachineState, ported: boolean): number =>
   state.key !== 'run' ? 0 : state.speed === 'fast' ? 0.9 : ported ? 0 : 1;
+
+/** All that the weights give, a worn stop's more with it. */
+const atStop = (weights: PartParams): number => weights['maxDegrees']! + (weights['overDegrees'] ?? 0);
+
+/** Of the weights' whole swing at a speed: straight from where the springs give way to the stop. 0…1. */
+const swungAt = (weights: PartParams, rpm: number): number =>
+  Math.min(1, Math.max(0, (rpm - weights['startRpm']!) / Math.max(1, weights['fullRpm']! - weights['startRpm']!)));
 
 /** The spark's moment with these figures; `hose` off takes what the pod gives away. */
 export function momentOf(p: MachineParams, state: MachineState, hose: 'on' | 'off' = 'on'): Moment {
@@ -33,10 +41,34 @@ export function momentOf(p: MachineParams, state: MachineState, hose: 'on' | 'of
   const share = weights ? Math.max(swung(state), weights['slack'] ?? 0) * (1 - (weights['seized'] ?? 0)) : 0;
   return {
     base,
-    mechanical: weights ? weights['maxDegrees']! * share : 0,
+    mechanical: weights ? atStop(weights) * share : 0,
     vacuum: pod && hose === 'on' ? pod['maxDegrees']! * sucked(state, true) * pod['holds']! : 0,
   };
 }
+/**
+ * Degrees before top that a light shows with the engine held at a speed, unloaded, hose off or on; of an engine without
+ * weights the map's or the set figure. Rev/min.
+ */
+export function shownAt(p: MachineParams, rpm: number, hose: 'on' | 'off'): number {
+  const still = momentOf(p, IDLE, 'off');
+  const weights = p[WEIGHTS];
+  const box = p[BOX];
+  const share = weights ? Math.max(swungAt(weights, rpm), weights['slack'] ?? 0) * (1 - (weights['seized'] ?? 0)) : 0;
+  const mechanical = weights
+    ? atStop(weights) * share
+    : box
+      ? box['works']! * box['maxDegrees']! * Math.min(1, Math.max(0, (rpm - MAP_FROM) / (MAP_FULL - MAP_FROM)))
+      : 0;
+  // Over the throttle's edge the tap sees nothing at idle, and nearly all once it is held fast without a load.
+  const open = Math.min(1, Math.max(0, (rpm - TAP_FROM) / (TAP_FULL - TAP_FROM)));
+  const pod = p[POD];
+  const vacuum = pod && hose === 'on' ? pod['maxDegrees']! * sucked(FAST, true) * open * pod['holds']! : 0;
+  return still.base + mechanical + vacuum + p[MARK]!['slippedDegrees']!;
+}
+/** Between which speeds a map moves up, and a ported tap comes under vacuum; usual figures, by judgement. Rev/min. */
+const [MAP_FROM, MAP_FULL] = [900, 3000];
+const [TAP_FROM, TAP_FULL] = [900, 1600];
+
 export const totalOf = ({ base, mechanical, vacuum }: Moment): number => base + mechanical + vacuum;
 
 /** What a light shows on the pulley: a mark that has slipped shifts it. */

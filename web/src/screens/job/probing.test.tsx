@@ -24,6 +24,7 @@ const probing = {
   wires: [{ id: 'coil-feed', label: 'Wire to the coil', station: 'coil' }],
   parts: [{ id: 'condenser', label: 'Condenser' }],
   states: ['key off', 'key on', 'cranking'] as const,
+  light: false,
 };
 
 describe('leads anywhere', () => {

@@ -2,8 +2,8 @@ import { looking, type Check, type CheckMaker } from '../../../machine/check.ts'
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
-import { CRANKING, FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
-import { shownBy } from '../advance.ts';
+import { KEY_OFF } from '../../../machine/state.ts';
+import { timingLight } from './light.ts';
 import { BODY, BOX, CHAIN, MARK, POD, WEIGHTS } from '../ids.ts';
 
 const told = (machine: Machine) => machine.partById.has(BODY);
@@ -12,72 +12,6 @@ const look = (
     Partial<Pick<Check, 'opens' | 'cautions' | 'state'>>,
   sees: (scene: Scene) => Readonly<Record<string, number>>,
 ): Check => looking({ state: KEY_OFF, opens: [], cautions: ['rotating parts'], ...check }, sees);
-
-/** By the light: at idle and fast, the pod's hose off and on. */
-const timingLight: CheckMaker = (machine) => {
-  if (!told(machine)) return [];
-  const pod = machine.partById.has(POD);
-  const light = (
-    id: string,
-    station: string,
-    label: string,
-    state: Check['state'],
-    hose: 'on' | 'off',
-    watch: string,
-  ): Check => ({
-    id,
-    station,
-    label,
-    set: `Engine warm, ${state.speed === 'fast' ? 'held fast' : state.key === 'crank' ? 'turned by its starter' : 'at its idle'}${pod ? `, the pod’s hose ${hose}${hose === 'off' ? ' and plugged' : ''}` : ''}.`,
-    touch: 'Light’s clamp on the lead of number one, the beam on the mark; sleeves and cable clear of fan and belt.',
-    watch,
-    instrument: 'timing light',
-    probe: { kind: 'figure', value: (scene) => shownBy(scene.params, state, hose) },
-    state,
-    needs: [BODY, MARK],
-    minutes: 3,
-    opens: [],
-    cautions: ['rotating parts', 'exhaust gas', 'high tension', ...(machine.fit.marine ? (['marine'] as const) : [])],
-  });
-  return [
-    light(
-      'timing-crank',
-      BODY,
-      'Timing by the light, cranking',
-      CRANKING,
-      'off',
-      'Within a few degrees of the book. Far out: a body that was turned, a chain, half a turn.',
-    ),
-    light(
-      'timing-idle',
-      BODY,
-      'Timing by the light, idling',
-      IDLE,
-      'off',
-      'The book’s figure. Much more: springs. Off either way: the body was turned.',
-    ),
-    light(
-      'timing-fast',
-      machine.partById.has(WEIGHTS) ? WEIGHTS : BODY,
-      'Timing by the light, fast',
-      FAST,
-      'off',
-      'It moves up by what the book says. It does not: weights seized, no map.',
-    ),
-    ...(pod
-      ? [
-          light(
-            'timing-fast-hose',
-            POD,
-            'Timing by the light, fast, hose on',
-            FAST,
-            'on',
-            'Some ten degrees more than with the hose off.',
-          ),
-        ]
-      : []),
-  ];
-};
 
 /** Without running it. */
 const timingStill: CheckMaker = (machine) =>

@@ -9,6 +9,21 @@ const angle = (id: string, label: string, low: number, high: number, hidden = fa
   most: 60,
   ...(hidden ? { hidden: true } : {}),
 });
+const speed = (
+  id: string,
+  label: string,
+  twin: readonly [number, number],
+  more: readonly [number, number],
+): PlateSpec => ({
+  id,
+  label,
+  dimension: 'speed',
+  typical: ({ cylinders }) => {
+    const [low, high] = cylinders <= 2 ? twin : more;
+    return { low, high };
+  },
+  reach: 4,
+});
 const nothing = (id: string, label: string): PlateSpec => angle(id, label, 0, 0, true);
 const kind = (
   name: string,
@@ -83,10 +98,16 @@ const chain = kind(
 );
 const weights = kind(
   'advance weights',
-  [angle('maxDegrees', 'Advance by the weights, fast', 20, 26)],
+  [
+    angle('maxDegrees', 'Advance by the weights, fast', 20, 26),
+    // Nothing at idle, all of it by 2500–3500 rev/min (REFERENCE, timing); small fast engines later.
+    speed('startRpm', 'Engine speed at which the weights begin', [1500, 1900], [900, 1200]),
+    speed('fullRpm', 'Engine speed at which they stand at their stop', [3900, 4400], [2500, 3200]),
+  ],
   [
     { id: 'free', label: 'Free and oil the weights', minutes: 45, money: 2 },
     { id: 'springs', label: 'Renew the springs of the weights', minutes: 45, money: 9 },
+    { id: 'stop', label: 'Renew the bush of the weights’ stop', minutes: 50, money: 6 },
   ],
   [
     {
@@ -102,6 +123,13 @@ const weights = kind(
       weight: 1.5,
       repair: 'springs',
       apply: (p, s) => ({ ...p, slack: between(0.55, 1, s), sprung: 1 }),
+    },
+    {
+      id: 'stop',
+      label: 'their stop worn or lost: too much advance when fast',
+      weight: 0.8,
+      repair: 'stop',
+      apply: (p, s) => ({ ...p, overDegrees: between(7, 16, s) }),
     },
   ],
 );

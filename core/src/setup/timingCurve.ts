@@ -1,0 +1,166 @@
+import type { JobEvent } from '../schema/job.ts';
+import type { FreeProbe } from '../schema/freeProbe.ts';
+import { tell } from '../tracing/events.ts';
+import type { ModelFault } from '../tracing/model.ts';
+import type { Tracer } from '../tracing/trace.ts';
+import { shownAt } from '../trails/timing/advance.ts';
+import { BODY, POD, WEIGHTS } from '../trails/timing/ids.ts';
+
+/** One reading of the light at a speed, degrees before top. */
+export interface LightRow {
+  readonly readingId: string;
+  readonly rpm: number;
+  readonly degrees: number;
+  readonly hose: 'on' | 'off';
+  /** Taken since the last repair. */
+  readonly now: boolean;
+}
+
+/** A way in which the timing trail can have failed, held against the whole measured curve. */
+export interface Explained {
+  readonly faultId: string;
+  readonly part: string;
+  readonly how: string;
+  readonly repair: string;
+  /** Of the belief among the timing's own faults and a sound curve, 0…1. */
+  readonly share: number;
+  /** What the light would show at each of the curve's speeds, hose off. */
+  readonly degrees: readonly number[];
+}
+
+export interface TimingCurve {
+  readonly rpms: readonly number[];
+  /** On the plate at each speed, hose off and, where there is a pod, on. */
+  readonly band: readonly { readonly low: number; readonly high: number }[];
+  readonly bandOn: readonly { readonly low: number; readonly high: number }[] | null;
+  readonly rows: readonly LightRow[];
+  readonly explained: readonly Explained[];
+  /** Share of "as it should be". Null while nothing was read. */
+  readonly sound: number | null;
+  /** What the measured curve gives of itself: lowest speed, highest speed, hose off. */
+  readonly measured: { readonly base: number; readonly gain: number } | null;
+  /** What the plates allow. */
+  readonly base: { readonly low: number; readonly high: number };
+  readonly total: { readonly low: number; readonly high: number };
+}
+
+/** The light on number one, with the engine held at a speed. */
+export const lightProbe = (rpm: number, hose: 'on' | 'off'): FreeProbe => ({
+  instrument: 'timing light',
+  live: BODY,
+  earth: '',
+  state: 'fast',
+  unplugged: [],
+  rpm,
+  hose,
+});
+
+/** Light, pointer and eye, and a needle that hunts a little: one standard deviation, degrees. */
+const SIGMA = 1.6;
+/** A reading that says nothing (the wrong mark, the wrong lead): so often, anywhere within so many degrees. */
+const [SLIPS, SLIP_DEGREES] = [0.03, 90];
+/** Least share that is shown. */
+const SHOWN_FROM = 0.02;
+const STEPS = 24;
+
+const chance = (read: number, meant: number): number =>
+  ((1 - SLIPS) * Math.exp(-0.5 * ((read - meant) / SIGMA) ** 2)) / (SIGMA * Math.sqrt(2 * Math.PI)) +
+  SLIPS / SLIP_DEGREES;
+
+export function lightRows(events: readonly JobEvent[]): LightRow[] {
+  const { readings, repaired } = tell(events);
+  return readings.flatMap(({ reading, repaired: then }) => {
+    const { probe, value } = reading;
+    if (probe?.instrument !== 'timing light' || probe.rpm === undefined || value.kind !== 'number') return [];
+    const now = then.size === repaired.size;
+    return [{ readingId: reading.id, rpm: probe.rpm, degrees: value.value, hose: probe.hose ?? 'off', now }];
+  });
+}
+
+/**
+ * The measured curve against the plate's, and which of the timing's own parts would explain the difference: each is
+ * played on every member of its ensemble, and the readings since the last repair judged together. Null on a machine
+ * whose timing is not told.
+ */
+export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): TimingCurve | null {
+  const { model, weigher } = tracer;
+  const { machine } = model;
+  if (!machine.partById.has(BODY)) return null;
+  const rpms = speedsOf(machine.fit.cylinders);
+  const bandAt = (hose: 'on' | 'off') =>
+    rpms.map((rpm) => {
+      const { low, high } = weigher.bands.of(weigher.learn(lightProbe(rpm, hose))!);
+      return { low, high };
+    });
+  const band = bandAt('off');
+  const rows = lightRows(events);
+  const now = rows.filter((r) => r.now);
+  const { explained, sound } = now.length ? explain(tracer, now, rpms) : { explained: [], sound: null };
+  const off = now.filter((r) => r.hose === 'off').sort((a, b) => a.rpm - b.rpm);
+  const [slow, quick] = [off[0], off[off.length - 1]];
+  return {
+    rpms,
+    band,
+    bandOn: machine.partById.has(POD) ? bandAt('on') : null,
+    rows,
+    explained,
+    sound,
+    measured: slow && quick && quick.rpm > slow.rpm ? { base: slow.degrees, gain: quick.degrees - slow.degrees } : null,
+    base: band[0]!,
+    total: band[band.length - 1]!,
+  };
+}
+
+/** Where the curve is drawn, rev/min: from under idle to beyond the weights' stop. */
+function speedsOf(cylinders: number): number[] {
+  const [from, to] = cylinders <= 2 ? [800, 5000] : [500, 3600];
+  return Array.from({ length: STEPS + 1 }, (_v, k) => Math.round(from + ((to - from) * k) / STEPS));
+}
+
+function explain(tracer: Tracer, rows: readonly LightRow[], rpms: readonly number[]) {
+  const { model, weigher } = tracer;
+  const at = (faults: readonly ModelFault[], rpm: number, hose: 'on' | 'off') =>
+    weigher.ensemble(faults).figures(`light|${rpm}|${hose}`, (scene) => shownAt(scene.params, rpm, hose));
+  /** How well each member accounts for all rows together. */
+  const fits = (faults: readonly ModelFault[]): number[] => {
+    const told = rows.map((r) => at(faults, r.rpm, r.hose));
+    return Array.from(told[0]!, (_v, m) => rows.reduce((p, r, k) => p * chance(r.degrees, told[k]![m]!), 1));
+  };
+  const mean = (v: readonly number[]) => v.reduce((a, b) => a + b, 0) / v.length;
+  const own = model.faults.filter((f) => f.trail === 'timing');
+  // Before the light is held to it, a curve is as often right as wrong.
+  const soundWeight = own.reduce((sum, f) => sum + f.weight, 0);
+  const judged = own.map((fault) => ({ fault, each: fits([fault]) }));
+  const soundFits = mean(fits([])) * soundWeight;
+  const all = soundFits + judged.reduce((sum, j) => sum + mean(j.each) * j.fault.weight, 0);
+  const explained = judged
+    .map(({ fault, each }): Explained => {
+      const whole = each.reduce((a, b) => a + b, 0);
+      return {
+        faultId: fault.id,
+        part: fault.part.label,
+        how: fault.mode.label,
+        repair: model.repairs.get(fault.repairId)!.label,
+        share: (mean(each) * fault.weight) / all,
+        degrees: rpms.map((rpm) =>
+          at([fault], rpm, 'off').reduce((sum, v, m) => sum + (v * each[m]!) / (whole || 1), 0),
+        ),
+      };
+    })
+    .filter((e) => e.share >= SHOWN_FROM)
+    .sort((a, b) => b.share - a.share);
+  return { explained, sound: soundFits / all };
+}
+
+/**
+ * The figure to set at idle so that all of the advance that this distributor really has ends at the wanted total.
+ * `gain` is what the light moved from idle to fast, hose off. Degrees.
+ */
+export const baseForTotal = (total: number, gain: number): number => total - gain;
+
+/** Where the weights of this machine should begin and end, rev/min; null where it has none. */
+export function weightsPlate(tracer: Tracer) {
+  const plate = (figure: string) => tracer.model.plates.get(`${WEIGHTS}.${figure}`);
+  const [start, full] = [plate('startRpm'), plate('fullRpm')];
+  return start && full ? { start, full } : null;
+}
