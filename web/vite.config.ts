@@ -27,6 +27,14 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//, /^\/enter\.html/],
         cleanupOutdatedCaches: true,
+        // A picture never changes under its id: once seen it is there without a signal too.
+        runtimeCaching: [
+          {
+            urlPattern: /\/api\/jobs\/[^/]+\/pictures\//,
+            handler: 'CacheFirst',
+            options: { cacheName: 'pictures', expiration: { maxEntries: 200 } },
+          },
+        ],
       },
     }),
   ],

@@ -36,6 +36,30 @@ export { proven, proveOut, type Proof, type ProofState } from './proving/proveOu
 export { calibrated, dwellFromShare, dwellOf, timingShift, type Dwell, type GapAndDwell } from './setup/dwell.ts';
 export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './setup/crankGeometry.ts';
 export { settingsOf, type SetFigure } from './setup/settings.ts';
+export { sheetOf } from './setup/sheets.ts';
+export { lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
+export { readCap, readOrder, swapBehind, towersOf, type Cap, type CapRead, type OrderRead } from './setup/leadMap.ts';
+export {
+  baseForTotal,
+  lightProbe,
+  lightRows,
+  type Explained,
+  type LightRow,
+  type TimingCurve,
+} from './setup/timingCurve.ts';
+export { tapeOf, TAPE_RIM, type Tape } from './setup/tape.ts';
+export { NOTICED, ROAD_STEP, roadVerdict, SCHOOLS, type Noticed, type Round, type School } from './setup/roadTest.ts';
+export { before, balanceOfCarburettors, orderOfWork, type Step, type StepId } from './setup/carburettors.ts';
+export { BELT_METRES, chargeSays, CUTS_OUT_AMPS, cutIn, setPoint, type ChargeSays } from './setup/chargeSet.ts';
+export * from './setup/fasteners.ts';
+export { MARGIN, type SparkBench, type SparkSays, type SpeedRow, type Tried } from './setup/sparkBench.ts';
+export { COLD_HOURS, type Confirm, type Confirmation, type Wanted } from './proving/conditions.ts';
+export { dueOf, pacePerDay, type DueLine } from './book/due.ts';
+export type { KitLine } from './book/kit.ts';
+export { photosOf } from './book/photos.ts';
+export type * from './book/history.ts';
+export * from './views/book.ts';
+export * from './views/setUp.ts';
 export { absurd } from './tracing/plausible.ts';
 export { readTyped, suits, wordsOf, type TypedReading } from './tracing/readTyped.ts';
 export * from './views/advice.ts';
@@ -48,6 +72,8 @@ export { looksOf, PLUG_LOOKS, plugWordOf, plugWords, type PlugLook } from './tra
 export { USUAL_SHARES } from './engine/trailShares.ts';
 export type { Balance } from './trails/charge/balance.ts';
 export * from './views/views.ts';
+export * from './views/proof.ts';
+export * from './views/plates.ts';
 export * from './views/bay.ts';
 export * from './views/model.ts';
 export type * from './views/rows.ts';

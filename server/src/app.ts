@@ -19,7 +19,9 @@ import { fileRoutes } from './routes/files.ts';
 import { houseRoutes, journalRoutes } from './routes/house.ts';
 import { jobRoutes } from './routes/jobs.ts';
 import { machineRoutes } from './routes/machines.ts';
+import { dueRoutes } from './routes/due.ts';
 import { meterRoutes } from './routes/meter.ts';
+import { pictureRoutes } from './routes/pictures.ts';
 import { wantedSchema } from './routes/schemas.ts';
 import type { Store } from './store/database.ts';
 
@@ -140,6 +142,7 @@ function apiRoutes({
   });
   // Before bodies are read: an import is read as it comes.
   api.use('/', fileRoutes(store, compute));
+  api.use('/jobs', pictureRoutes(store));
   api.use(express.json({ limit: BODY_LIMIT }));
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   const document = openApiDocument();
@@ -147,6 +150,7 @@ function apiRoutes({
   const changes = changeRoutes(store);
   api.use('/changes', changes.routes);
   api.use('/door', doorRoutes(store, door, changes.endFor));
+  api.use('/', dueRoutes(store));
   api.use('/machines', machineRoutes(store, compute));
   api.use('/machines', meterRoutes(store, compute));
   api.use('/jobs', jobRoutes(store, compute, summaries));

@@ -93,6 +93,8 @@ export interface Check {
   readonly cautions: readonly CautionId[];
   /** Asks the whole engine: trouble on another trail shows in it too. */
   readonly whole?: boolean;
+  /** The plate figure that it measures straight, `part.figure`: a setting of that figure is a reading of this check. */
+  readonly figure?: string;
   /** Of several alike that are read in one round: what the round is called, and which this is. */
   readonly beside?: { readonly what: string; readonly n: number };
   /** So many plugs lie side by side and are told one by one. */

@@ -19,6 +19,8 @@ export interface PlateSpec {
   readonly typical: (fit: Fit) => Band;
   /** Figures that nobody looks up (the resistance of a sound joint) are not offered for editing. */
   readonly hidden?: boolean;
+  /** Set, not only measured: each by itself, or all of a kind alike. It then stands on the set-up sheet. */
+  readonly setAs?: 'each' | 'all';
   /** How many times below and above the typical band a figure may lie; 100 unless given. */
   readonly reach?: number;
   /** Where the reach is not what bounds it: a copper lead has hardly any resistance, a cam no more than its turn. */

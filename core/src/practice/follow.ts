@@ -42,8 +42,10 @@ export function provedOn(
   before: readonly JobEvent[],
 ): { events: readonly JobEvent[]; proven: boolean } {
   const events = [...before];
-  for (const { check, state } of proveOut(tracer, complaint, before))
-    if (state === 'to do') events.push(read(hidden, check, NOW, events.length));
+  for (const { check, state, wanted } of proveOut(tracer, complaint, before)) {
+    const now = { ...NOW, warmth: wanted.warmth ?? NOW.warmth, ...(wanted.under ? { under: wanted.under } : {}) };
+    if (state === 'to do') events.push(read(hidden, check, now, events.length));
+  }
   return { events, proven: proven(proveOut(tracer, complaint, events)) };
 }
 

@@ -1,6 +1,8 @@
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import { tell } from '../tracing/events.ts';
+import { evidenceOf } from '../tracing/settingEvidence.ts';
+import { ranAt, soonest, takenAs, wantedOf, type Confirm, type Wanted } from './conditions.ts';
 import { demands } from './demands.ts';
 import { passes } from '../tracing/ruler.ts';
 import type { Tracer } from '../tracing/trace.ts';
@@ -15,15 +17,17 @@ export interface Proof {
   readonly reading: Reading | undefined;
   readonly before: Reading | undefined;
   readonly state: ProofState;
-  /** The warmth in which it must be proved, where the complaint came only then. */
-  readonly warmth: 'hot' | 'cold' | null;
+  /** In which condition it must be proved. */
+  readonly wanted: Wanted;
+  /** When it can be taken at the soonest, where it must stand first. */
+  readonly soonest: string | undefined;
 }
 
 const EVERY_SPARK = 'spark-every';
 
 /** What must pass before the job closes: the engine itself, the checks that failed, as complained of, and every spark. */
 export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly JobEvent[]): Proof[] {
-  const story = tell(events);
+  const story = tell(evidenceOf(tracer.model, events));
   const fixed = story.fixes.length > 0;
   const failed = new Map<string, Reading>();
   const after = new Map<string, Reading>();
@@ -34,7 +38,7 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
     if (fixed && repaired.size === story.repaired.size) after.set(reading.checkId, reading);
     else if (!passes(tracer.weigher, check, reading.value)) failed.set(reading.checkId, reading);
   }
-  const warmth = complaint.pattern === 'hot' ? 'hot' : null;
+  const ran = ranAt(tracer.model, events);
   const wanted: [string, Proof['why']][] = [[TRY_IT, 'what was complained of']];
   for (const id of failed.keys()) if (id !== EVERY_SPARK && id !== TRY_IT) wanted.push([id, 'failed before']);
   wanted.push([EVERY_SPARK, failed.has(EVERY_SPARK) ? 'failed before' : 'spark on every cylinder']);
@@ -47,16 +51,34 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
     const check = tracer.weigher.check(id);
     if (!check) return [];
     const reading = after.get(id);
-    return [{ check, why, reading, before: failed.get(id), warmth, state: stateOf(tracer, check, reading, warmth) }];
+    const asIs = wantedOf(check, complaint);
+    const before = ran.filter((at) => at !== reading?.at);
+    return [
+      {
+        check,
+        why,
+        reading,
+        before: failed.get(id),
+        wanted: asIs,
+        soonest: soonest(asIs, ran),
+        state: stateOf(tracer, check, reading, asIs, before),
+      },
+    ];
   });
 }
 
-function stateOf(tracer: Tracer, check: Check, reading: Reading | undefined, warmth: Proof['warmth']): ProofState {
+function stateOf(
+  tracer: Tracer,
+  check: Check,
+  reading: Reading | undefined,
+  wanted: Wanted,
+  ran: readonly string[],
+): ProofState {
   if (!reading) return 'to do';
   if (!passes(tracer.weigher, check, reading.value)) return 'failed';
-  return warmth !== null && reading.warmth !== warmth ? 'wrong conditions' : 'passed';
+  return takenAs(wanted, reading, ran) ? 'passed' : 'wrong conditions';
 }
 
-/** Proven: every proof passed. A job without a repair is never proven. */
-export const proven = (proofs: readonly Proof[]): boolean =>
-  proofs.length > 0 && proofs.every((p) => p.state === 'passed');
+/** Proven: every proof passed and everything seen to. A job without a repair is never proven. */
+export const proven = (proofs: readonly Proof[], seenTo: readonly Confirm[] = []): boolean =>
+  proofs.length > 0 && proofs.every((p) => p.state === 'passed') && seenTo.every((c) => c.done);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { houseSchema } from './house.ts';
+import { PHOTO_TYPES } from './photo.ts';
 import { jobBodySchema, jobEventSchema, snagSchema } from './job.ts';
 import { machineBodySchema } from './machine.ts';
 
@@ -8,10 +9,20 @@ export const FILE_VERSION = 2;
 /** Versions that are read; the earlier ones are brought up to this one. */
 export const READ_VERSIONS = [1, FILE_VERSION] as const;
 
+/** A picture within a file, base64; its hash is looked at as it is read. */
+export const pictureFileSchema = z.object({
+  id: z.string().min(1).max(64),
+  type: z.enum(PHOTO_TYPES),
+  sha256: z.string().regex(/^[0-9a-f]{64}$/),
+  base64: z.base64(),
+});
+export type PictureFile = z.infer<typeof pictureFileSchema>;
+
 export const jobFileSchema = jobBodySchema.extend({
   id: z.string().min(1).max(64),
   events: z.array(jobEventSchema).max(5000),
   snags: z.array(snagSchema).max(500).default([]),
+  pictures: z.array(pictureFileSchema).max(200).optional(),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 

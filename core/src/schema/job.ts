@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { freeProbeSchema } from './freeProbe.ts';
+import { photoShape } from './photo.ts';
+import { sheetBodySchema } from './sheet.ts';
 import { STAGES } from './stages.ts';
 import { SYMPTOMS } from './symptoms.ts';
 
@@ -43,6 +45,8 @@ export const conditionsSchema = z.object({
   faultPresent: z.enum(['yes', 'no', 'unknown']).default('unknown'),
   /** Minutes that the part had been run or heated, where a soak test was timed. */
   soakMinutes: z.number().min(0).max(600).optional(),
+  /** What it was put through meanwhile, where a proof asks for it. */
+  under: z.enum(['wet', 'load', 'ten minutes']).optional(),
 });
 export type Conditions = z.infer<typeof conditionsSchema>;
 
@@ -76,6 +80,11 @@ export const fixSchema = z
     what: z.string().trim().min(1, 'Say what was done.').max(400),
     how: z.enum(['replaced', 'cleaned', 'adjusted', 'adapted', 'bypassed']),
     parts: z.string().max(400).default(''),
+    /** Number on the part or its box, and where it came from. */
+    partNumber: z.string().max(80).optional(),
+    source: z.string().max(120).optional(),
+    /** The machine's meter when it was fitted. */
+    meter: z.number().min(0).max(1e7).optional(),
     minutes: z.number().min(0).max(10000).default(0),
     money: z.number().min(0).max(1e6).default(0),
     temporary: z.boolean().default(false),
@@ -106,11 +115,27 @@ export const settingSchema = z
     figure: z.string().max(80),
     foundAt: z.number().nullable().default(null),
     leftAt: z.number(),
+    /** As a person typed them: inches stay inches. */
+    foundTyped: z.string().max(40).optional(),
+    leftTyped: z.string().max(40).optional(),
+    warmth: z.enum(['cold', 'hot', 'unknown']).optional(),
+    with: z.string().max(60).optional(),
     at: z.iso.datetime(),
     by: bySchema.optional(),
   })
   .meta({ id: 'Setting' });
 export type Setting = z.infer<typeof settingSchema>;
+
+/** What a bench of the set-up took down; the last of a kind stands. */
+export const sheetSchema = z
+  .object({ id: z.string().min(1).max(64), body: sheetBodySchema, at: z.iso.datetime(), by: bySchema.optional() })
+  .meta({ id: 'Sheet' });
+export type Sheet = z.infer<typeof sheetSchema>;
+
+export const photoSchema = photoShape
+  .extend({ id: z.string().min(1).max(64), at: z.iso.datetime(), by: bySchema.optional() })
+  .meta({ id: 'Photo' });
+export type Photo = z.infer<typeof photoSchema>;
 
 export const snagSchema = z
   .object({
@@ -133,6 +158,8 @@ export const jobEventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('fix'), fix: fixSchema }),
   z.object({ type: z.literal('cause'), cause: causeSchema }),
   z.object({ type: z.literal('setting'), setting: settingSchema }),
+  z.object({ type: z.literal('sheet'), sheet: sheetSchema }),
+  z.object({ type: z.literal('photo'), photo: photoSchema }),
 ]);
 export type JobEvent = z.infer<typeof jobEventSchema>;
 
@@ -142,7 +169,9 @@ export const jobBodySchema = z
     complaint: complaintSchema,
     stage: stageSchema.default('complaint'),
     /** What the job waits for, if it does. */
-    waitsFor: z.enum(['', 'part', 'hot soak', 'helper', 'dry day', 'owner']).default(''),
+    waitsFor: z.enum(['', 'part', 'hot soak', 'cold start', 'helper', 'dry day', 'owner']).default(''),
+    /** When it can go on, where that is known. */
+    dueAt: z.iso.datetime().nullable().optional(),
     openedAt: z.iso.datetime(),
     closedAt: z.iso.datetime().nullable().default(null),
     closedBecause: z.string().max(400).default(''),

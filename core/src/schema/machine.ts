@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { bookSchema } from './book.ts';
 import { fitOutSchema } from './fitOut.ts';
 
 export const plateSourceSchema = z.enum(['manual', 'pattern part', 'measured on a good one', 'typical']);
@@ -35,6 +36,7 @@ export const machineBodySchema = z
     fitOut: fitOutSchema,
     /** Keyed `part.figure`, such as `coil.primaryOhms`; a figure that is not here is typical. */
     plates: z.record(z.string().max(80), plateValueSchema).default({}),
+    book: bookSchema.optional(),
   })
   .meta({ id: 'MachineBody' });
 export type MachineBody = z.infer<typeof machineBodySchema>;

@@ -6,6 +6,7 @@ import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import { complaintElsewhere, complaintKey, complaintLikelihood, saidOf } from '../engine/complaint.ts';
 import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
+import { evidenceOf } from './settingEvidence.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './hypotheses.ts';
@@ -193,7 +194,7 @@ export class Weigher {
 
   weighAll(complaint: Complaint, events: readonly JobEvent[]): Belief {
     this.learnAll(events);
-    const story = tell(events);
+    const story = tell(evidenceOf(this.model, events));
     const first: Hypothesis[] = [...elsewhere(this.model), ...singles(this.model, complaint)];
     const weighed = first.map((h) => this.weigh(h, story, complaint));
     const single = weighed.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);

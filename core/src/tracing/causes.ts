@@ -2,6 +2,7 @@ import type { Complaint, JobEvent } from '../schema/job.ts';
 import { AGE_WEIGHT, causesOf, names, type CauseSpec } from '../machine/cause.ts';
 import { CAUSES } from '../trails/causes.ts';
 import { tell } from './events.ts';
+import { evidenceOf } from './settingEvidence.ts';
 import type { ModelFault } from './model.ts';
 import type { Tracer } from './trace.ts';
 import type { Check } from '../trails/checks.ts';
@@ -35,7 +36,7 @@ function logOfStory(
   events: readonly JobEvent[],
 ): number {
   let log = 0;
-  for (const placed of tell(events).readings) {
+  for (const placed of tell(evidenceOf(tracer.model, events)).readings) {
     const { reading, repaired } = placed;
     const check = tracer.weigher.check(reading.checkId);
     if (!check) continue;

@@ -25,6 +25,10 @@ export function entryOf(event: JobEvent): { id: string; at: string; by?: By | un
       return event.cause;
     case 'setting':
       return event.setting;
+    case 'sheet':
+      return event.sheet;
+    case 'photo':
+      return event.photo;
   }
 }
 

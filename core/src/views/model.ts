@@ -10,7 +10,8 @@ import { plateProblems, unsolved } from '../tracing/solvable.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import type { TracerCache } from '../tracing/tracerCache.ts';
 import { probingOf } from '../trails/freeProbe.ts';
-import { checkView, platesView, repairsView } from './views.ts';
+import { platesView } from './plates.ts';
+import { checkView, repairsView } from './views.ts';
 
 /** Every figure in the middle of its band. */
 const MIDDLE = () => 0.5;

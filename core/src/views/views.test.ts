@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { traceCauses } from '../tracing/causes.ts';
 import { Tracer } from '../tracing/trace.ts';
-import { causesView, checkView, platesView, proofView, repairsView, settingsView, traceView } from './views.ts';
+import { causesView, proofView } from './proof.ts';
+import { platesView, settingsView } from './plates.ts';
+import { checkView, repairsView, traceView } from './views.ts';
 
 const tracer = new Tracer(machine({ cylinders: 4 }), house);
 const events = [reading('ballast-volts', 12.4), reading('coil-feed-closed', 0.01), reading('ballast-ohms', 'OL')];

@@ -2,14 +2,11 @@ import type { Check } from '../trails/checks.ts';
 import { OPENING_MINUTES, type CautionId, type Opening } from '../trails/checks.ts';
 import { INSTRUMENTS, type InstrumentId } from '../instruments/index.ts';
 import type { Dimension } from '../quantity/index.ts';
-import { proveOut, proven, type Proof } from '../proving/proveOut.ts';
-import type { Complaint, Conditions, JobEvent, Setting } from '../schema/job.ts';
+import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
-import type { PlateValue } from '../schema/machine.ts';
-import { settingsOf } from '../setup/settings.ts';
-import type { Causes } from '../tracing/causes.ts';
 import type { MindChanger } from '../tracing/changeMind.ts';
 import { tell } from '../tracing/events.ts';
+import { evidenceOf } from '../tracing/settingEvidence.ts';
 import type { Model, ModelRepair } from '../tracing/model.ts';
 import { wordsOf } from '../tracing/readTyped.ts';
 import { standing, type Standing } from '../tracing/ruler.ts';
@@ -194,7 +191,7 @@ export function traceView(
 ): TraceView {
   const found: Trace = tracer.trace(complaint, events, now);
   const { verdict } = found;
-  const { readings, repaired } = tell(events);
+  const { readings, repaired } = tell(evidenceOf(tracer.model, events));
   const taken = new Set(readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading.checkId));
   return {
     verdict: verdictView(verdict),
@@ -244,102 +241,6 @@ export function traceView(
     }),
   };
 }
-
-export interface CauseView {
-  id: string;
-  label: string;
-  look: string;
-  share: number;
-  check: CheckView | null;
-}
-export const causesView = ({ fault, causes, age, hurt }: Causes) => ({
-  hurt: hurt.map((h) => ({
-    part: h.fault.part.label,
-    how: h.fault.mode.label,
-    check: h.check ? checkView(h.check) : null,
-  })),
-  faultId: fault.id,
-  part: fault.part.label,
-  how: fault.mode.label,
-  age,
-  causes: causes.map((c): CauseView => ({
-    id: c.spec.id,
-    label: c.spec.label,
-    look: c.spec.look,
-    share: c.share,
-    check: c.check ? checkView(c.check) : null,
-  })),
-});
-export type CausesView = ReturnType<typeof causesView>;
-
-export interface ProofView extends Omit<Proof, 'check' | 'reading' | 'before'> {
-  check: CheckView;
-  reading: Proof['reading'] | null;
-  before: Proof['before'] | null;
-}
-export function proofView(tracer: Tracer, complaint: Complaint, events: readonly JobEvent[]) {
-  const proofs = proveOut(tracer, complaint, events);
-  return {
-    proven: proven(proofs),
-    proofs: proofs.map((p): ProofView => ({
-      ...p,
-      check: checkView(p.check),
-      reading: p.reading ?? null,
-      before: p.before ?? null,
-    })),
-  };
-}
-
-export interface PlateView extends PlateValue {
-  id: string;
-  part: string;
-  trail: TrailName;
-  figure: string;
-  dimension: Dimension;
-  /** Between which ends the machine can be computed. */
-  range: { readonly low: number; readonly high: number };
-}
-/** The trail that a station stands on; of one that several share, the first. */
-const trailOf = ({ machine }: Model, station: string): TrailName =>
-  (machine.trails.find((t) => t.stations.some((s) => s.id === station)) ?? machine.trails[0]!).id;
-/** Plate values in force that a person would look up. */
-export const platesView = (model: Model): PlateView[] =>
-  [...model.plates.values()]
-    .filter((p) => !p.spec.hidden && (p.part.cylinder ?? 1) === 1)
-    .map(({ id, low, high, source, note, spec, part, range }) => ({
-      id,
-      part: part.together ?? part.label,
-      trail: trailOf(model, part.station),
-      figure: spec.label,
-      dimension: spec.dimension,
-      low,
-      high,
-      source,
-      note,
-      range,
-    }));
-
-export interface SettingView {
-  figure: string;
-  label: string;
-  dimension: Dimension;
-  low: number;
-  high: number;
-  source: PlateValue['source'];
-  setting: Setting | null;
-  within: boolean | null;
-}
-export const settingsView = (model: Model, events: readonly JobEvent[]): SettingView[] =>
-  settingsOf(model, events).map(({ plate, label, setting, within }) => ({
-    figure: plate.id,
-    label,
-    dimension: plate.spec.dimension,
-    low: plate.low,
-    high: plate.high,
-    source: plate.source,
-    setting: setting ?? null,
-    within: within ?? null,
-  }));
 
 export const repairsView = (model: Model): RepairView[] => [...model.repairs.values()].map(repairView);
 export const openingMinutes = OPENING_MINUTES;

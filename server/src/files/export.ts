@@ -31,7 +31,11 @@ interface Unreadable {
  * A `.pondu.json` in pieces: one machine (put away or not) or the whole shop, at any size, as the data stood when it
  * began. What cannot be read as it is stored goes along as it is, under `unreadable`, which an import leaves alone.
  */
-export async function* exportFile(store: Store, transaction: Transaction, machineId?: string): AsyncGenerator<string> {
+export async function* exportFile(
+  store: Store,
+  transaction: Transaction,
+  { machineId, photos = false }: { machineId?: string | undefined; photos?: boolean } = {},
+): AsyncGenerator<string> {
   const lost: Unreadable[] = [];
   yield `{"format":${JSON.stringify(FILE_FORMAT)},"version":${FILE_VERSION},"machines":[`;
   let after = '';
@@ -55,7 +59,7 @@ export async function* exportFile(store: Store, transaction: Transaction, machin
       }
       yield `${first ? '' : ','}{"id":${JSON.stringify(id)},"machine":${JSON.stringify(read.value)},"jobs":[`;
       first = false;
-      yield* jobsOf(store, id, transaction, lost);
+      yield* jobsOf(store, id, transaction, lost, photos);
       yield ']}';
     }
     if (machines.length < SLICE || machineId !== undefined) break;
@@ -71,6 +75,7 @@ async function* jobsOf(
   machineId: string,
   transaction: Transaction,
   lost: Unreadable[],
+  photos: boolean,
 ): AsyncGenerator<string> {
   const options = { raw: true, transaction } as const;
   const jobs = await store.models.jobs.findAll({
@@ -101,9 +106,25 @@ async function* jobsOf(
     };
     const told = good(events, jobEventSchema, 'job_events', (e) => `${id}/${e.eventId}`);
     const noticed = good(snags, snagSchema, 'snags', (s) => s.id);
-    yield `${first ? '' : ','}${within(body, { id }, `,"events":[${told}],"snags":[${noticed}]`)}`;
+    const seen = photos ? await picturesOf(store, id, transaction) : '';
+    yield `${first ? '' : ','}${within(body, { id }, `,"events":[${told}],"snags":[${noticed}]${seen}`)}`;
     first = false;
   }
+}
+
+/** A job's pictures as the file has them, or nothing. */
+async function picturesOf(store: Store, jobId: string, transaction: Transaction): Promise<string> {
+  const rows = await store.models.pictures.findAll({
+    where: { jobId },
+    order: [['at', 'ASC']],
+    raw: true,
+    transaction,
+  });
+  if (rows.length === 0) return '';
+  const told = rows.map(({ id, type, sha256, bytes }) =>
+    JSON.stringify({ id, type, sha256, base64: bytes.toString('base64') }),
+  );
+  return `,"pictures":[${told.join(',')}]`;
 }
 
 /** Throws where there is no such machine, before anything is sent. */

@@ -6,7 +6,9 @@ import { join } from 'node:path';
 import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { PhotoType } from '@pondu/core/schema';
 import { invalid, Problem } from '../http/problem.ts';
+import { pictureRow } from '../store/pictures.ts';
 import type { Store } from '../store/database.ts';
 import type { MachineLine, ReadImport, RowLine, Spool } from './spool.ts';
 
@@ -120,10 +122,16 @@ async function stage(store: Store, spool: Spool, tag: string): Promise<Imported>
     const snags = slice.flatMap((row) =>
       row[0] === 'snag' && jobs.has(row[1]) ? [{ jobId: row[1], id: row[2], body: row[3] }] : [],
     );
+    const pictures = slice.flatMap((row) =>
+      row[0] === 'picture' && jobs.has(row[1])
+        ? [pictureRow(row[1], row[2], row[3] as PhotoType, Buffer.from(row[4], 'base64'))]
+        : [],
+    );
     await store.write(async (transaction) => {
       await store.models.jobs.bulkCreate(fresh, { transaction });
       await store.models.events.bulkCreate(events, { transaction });
       await store.models.snags.bulkCreate(snags, { transaction });
+      await store.models.pictures.bulkCreate(pictures, { transaction });
     });
     done.jobs += fresh.length;
   }
@@ -144,7 +152,7 @@ export async function clearImports(store: Store, tag?: string): Promise<void> {
   };
   while (await any('jobs'))
     await store.write(async (transaction) => {
-      for (const table of ['job_events', 'snags', 'summaries'])
+      for (const table of ['job_events', 'snags', 'summaries', 'pictures'])
         await store.sequelize.query(`DELETE FROM ${table} WHERE job_id IN (${jobs})`, { ...options, transaction });
       await store.sequelize.query(`DELETE FROM jobs WHERE id IN (${jobs})`, { ...options, transaction });
     });

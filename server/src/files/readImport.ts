@@ -5,6 +5,7 @@ import {
   jobBodySchema,
   jobEventSchema,
   jobFileSchema,
+  pictureFileSchema,
   storedMachineSchema,
   ponduFileSchema,
   snagSchema,
@@ -13,6 +14,7 @@ import chain from 'stream-chain';
 import Assembler from 'stream-json/assembler.js';
 import { parser } from 'stream-json';
 import { z } from 'zod';
+import { sha256 } from '../store/pictures.ts';
 import { fieldsOf, MOST_TOLD, type FieldError } from '../http/problem.ts';
 import type { MachineLine, ReadImport, RowLine, Spool } from './spool.ts';
 
@@ -24,6 +26,7 @@ const MOST_LOOKED_AT = 1000;
 const MOST_TOKENS = 400_000;
 const MOST_EVENTS = 5000;
 const MOST_SNAGS = 500;
+const MOST_PICTURES = 200;
 
 /** Stops the reading of a file that is wrong beyond use. */
 class Enough extends Error {}
@@ -169,7 +172,7 @@ class FileReader {
     const at = this.place();
     const given = this.check(z.looseObject({}), value, at);
     if (!given) return;
-    const { events = [], snags = [], ...rest } = given as { events?: unknown; snags?: unknown };
+    const { events = [], snags = [], pictures = [], ...rest } = given as Record<string, unknown>;
     const head = this.check(jobHead, rest, at);
     const id = head?.id ?? '';
     if (head) {
@@ -184,7 +187,17 @@ class FileReader {
       const snag = this.check(snagSchema, each, `${at}.snags.${i}`);
       if (snag) this.lines.add(['snag', id, snag.id, JSON.stringify(snag)]);
     }
+    for (const [i, each] of this.list(pictures, MOST_PICTURES, `${at}.pictures`).entries())
+      this.picture(id, each, `${at}.pictures.${i}`);
     this.rows += 1;
+  }
+  private picture(jobId: string, value: unknown, at: string): void {
+    const read = this.check(pictureFileSchema, value, at);
+    if (!read) return;
+    const bytes = Buffer.from(read.base64, 'base64');
+    if (sha256(bytes) !== read.sha256)
+      this.wrong(`${at}.sha256`, 'This photo is not what its hash says: the file is damaged.');
+    else this.lines.add(['picture', jobId, read.id, read.type, read.base64]);
   }
   private list(value: unknown, most: number, at: string): unknown[] {
     if (!Array.isArray(value)) this.wrong(at, 'This is a list.');

@@ -10,7 +10,8 @@ export type MachineLine = [id: string, name: string, body: string];
 export type RowLine =
   | ['job', machine: number, id: string, body: string]
   | ['event', jobId: string, eventId: string, type: string, body: string]
-  | ['snag', jobId: string, id: string, body: string];
+  | ['snag', jobId: string, id: string, body: string]
+  | ['picture', jobId: string, id: string, type: string, base64: string];
 
 export type ReadImport =
   | { ok: true; house: string | null; rows: number }

@@ -10,23 +10,24 @@ import { z } from 'zod';
 import type { Compute } from '../compute/compute.ts';
 import { exportable, exportFile } from '../files/export.ts';
 import { importStream } from '../files/import.ts';
-import { param } from '../http/request.ts';
+import { param, query } from '../http/request.ts';
+import { exportQuerySchema } from './schemas.ts';
 import type { Store } from '../store/database.ts';
 
 export function fileRoutes(store: Store, compute: Compute): Router {
   const routes = Router();
-  const send = (res: Response, name: string, machineId?: string) =>
+  const send = (res: Response, name: string, what: { machineId?: string; photos: boolean }) =>
     store.snapshot(async (transaction) => {
       res.attachment(name).type('application/json');
-      await pipeline(Readable.from(exportFile(store, transaction, machineId)), res).catch((error: unknown) => {
+      await pipeline(Readable.from(exportFile(store, transaction, what)), res).catch((error: unknown) => {
         // Gone before the end: nobody is left to be told.
         if (!res.destroyed) throw error;
       });
     });
-  routes.get('/export', (_req, res) => send(res, 'workshop.pondu.json'));
+  routes.get('/export', (req, res) => send(res, 'workshop.pondu.json', query(req, exportQuerySchema)));
   routes.get('/machines/:id/export', async (req, res) => {
     await exportable(store, param(req, 'id'));
-    await send(res, 'machine.pondu.json', param(req, 'id'));
+    await send(res, 'machine.pondu.json', { machineId: param(req, 'id'), ...query(req, exportQuerySchema) });
   });
   routes.post('/import', async (req, res) => {
     res.status(201).json(await importStream(store, compute.readImport, req));

@@ -94,6 +94,12 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
   routes.post('/:id/settings', (req, res) =>
     add(req, res, { type: 'setting', setting: entry(req, body(req, schemas.newSettingSchema)) }),
   );
+  routes.post('/:id/sheets', (req, res) =>
+    add(req, res, { type: 'sheet', sheet: entry(req, body(req, schemas.newSheetSchema)) }),
+  );
+  routes.post('/:id/photos', (req, res) =>
+    add(req, res, { type: 'photo', photo: entry(req, body(req, schemas.newPhotoSchema)) }),
+  );
   routes.post('/:id/snags', async (req, res) => {
     const { id: snagId = randomUUID(), ...sent } = body(req, schemas.snagPatchSchema);
     // One that is there keeps what is not mentioned, and when it was noticed.

@@ -6,6 +6,7 @@ import { invalid } from '../http/problem.ts';
 import { body, expectedVersion, over, param, query } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
+import { jobsOf } from '../store/jobs.ts';
 import { machineRows, openSnags } from '../store/lists.ts';
 import { createMachine, getMachine, setMachineDeleted, updateMachine } from '../store/machines.ts';
 import { byOf } from './entries.ts';
@@ -56,6 +57,12 @@ export function machineRoutes(store: Store, compute: Compute): Router {
   routes.get('/:id/snags', async (req, res) => {
     await getMachine(store, param(req, 'id'));
     res.json(await openSnags(store, param(req, 'id')));
+  });
+
+  /** Its jobs with all that happened on them: what its book is worked out from. */
+  routes.get('/:id/book', async (req, res) => {
+    await getMachine(store, param(req, 'id'));
+    res.json(await jobsOf(store, param(req, 'id')));
   });
 
   /** Every check of this machine's trail with what it should read when all is well. */

@@ -5,8 +5,10 @@ import {
   fixSchema,
   freeProbeSchema,
   jobBodySchema,
+  photoSchema,
   readingValueSchema,
   settingSchema,
+  sheetSchema,
   snagSchema,
 } from '@pondu/core/schema';
 import { z } from 'zod';
@@ -42,8 +44,8 @@ export const newJobSchema = z
   })
   .meta({ id: 'NewJob' });
 
-const { title, stage, waitsFor } = jobBodySchema.shape;
-export const jobPatchSchema = partOf({ title, stage, waitsFor })
+const { title, stage, waitsFor, dueAt } = jobBodySchema.shape;
+export const jobPatchSchema = partOf({ title, stage, waitsFor, dueAt })
   .extend({ complaint: partOf(complaintSchema.shape).optional() })
   .strict()
   .meta({ id: 'JobPatch' });
@@ -69,6 +71,8 @@ const own = { id: true, at: true, by: true } as const;
 export const newFixSchema = fixSchema.omit(own).extend(entered).meta({ id: 'NewFix' });
 export const newCauseSchema = causeSchema.omit(own).extend(entered).meta({ id: 'NewCause' });
 export const newSettingSchema = settingSchema.omit(own).extend(entered).meta({ id: 'NewSetting' });
+export const newSheetSchema = sheetSchema.omit(own).extend(entered).meta({ id: 'NewSheet' });
+export const newPhotoSchema = photoSchema.omit(own).extend(entered).meta({ id: 'NewPhoto' });
 export const newSnagSchema = snagSchema.omit(own).extend(entered).meta({ id: 'NewSnag' });
 /** A snag as sent: with the id of one that is there, only what changes of it. */
 export const snagPatchSchema = partOf(snagSchema.omit(own).shape).extend(entered);
@@ -116,6 +120,9 @@ export const jobsQuerySchema = z.object({
   away: flag,
 });
 export const machinesQuerySchema = z.object({ ...paged, away: flag });
+
+/** With the photos' pictures, or without. */
+export const exportQuerySchema = z.object({ photos: flag });
 
 export const wantedSchema = z.object({ ids: z.array(z.string().max(64)).max(200) }).meta({ id: 'WantedBays' });
 

@@ -4,7 +4,7 @@ import { jobBodySchema, jobEventSchema, snagSchema, type JobBody, type JobEvent,
 import type { Transaction } from 'sequelize';
 import { notFound, Problem } from '../http/problem.ts';
 import type { Store } from './database.ts';
-import type { JobRow } from './models.ts';
+import type { JobRow, PictureRow } from './models.ts';
 import { readable, readBody } from './unreadable.ts';
 import { stale } from './versions.ts';
 
@@ -38,6 +38,16 @@ async function assemble(store: Store, row: JobRow, transaction?: Transaction): P
 export const machineIdOf = async (store: Store, id: string): Promise<string> => (await rowOf(store, id)).machineId;
 
 export const getJob = async (store: Store, id: string): Promise<StoredJob> => assemble(store, await rowOf(store, id));
+
+/** All jobs of a machine with what happened on them, the oldest first. */
+export async function jobsOf(store: Store, machineId: string): Promise<StoredJob[]> {
+  const rows = await store.models.jobs.findAll({
+    where: { machineId, deletedAt: null, importing: null },
+    order: [['createdAt', 'ASC']],
+  });
+  const read = rows.filter((row) => readable(jobBodySchema, row.body).ok);
+  return Promise.all(read.map((row) => assemble(store, row)));
+}
 
 /** Opens a job. Asked twice under one id for the same complaint it is opened once. */
 export async function createJob(
@@ -134,6 +144,18 @@ export function addEvent(store: Store, id: string, event: JobEvent, expected: nu
     return {};
   });
 }
+
+/** Keeps a picture. Sent twice it is kept once; another picture under its id is refused. */
+export const addPicture = (store: Store, id: string, picture: PictureRow): Promise<StoredJob> =>
+  change(store, id, undefined, async (_row, transaction) => {
+    const known = await store.models.pictures.findByPk(picture.id, { attributes: ['sha256', 'jobId'], transaction });
+    if (known) {
+      if (known.sha256 === picture.sha256 && known.jobId === id) return 'as it was';
+      throw new Problem(409, 'id-taken', 'Another photo lies under this id. Nothing was changed.');
+    }
+    await store.models.pictures.create(picture, { transaction });
+    return {};
+  });
 
 /** Writes a snag down, or changes one: what is not mentioned of it stays. */
 export const putSnag = (

@@ -138,15 +138,30 @@ function machineRow(raw: RawMachine): MachineRow {
   };
 }
 
+/** Open jobs that say when they can go on, the soonest first. */
+export async function waitingJobs(store: Store) {
+  const rows = await store.sequelize.query<{ id: string; machine_name: string | null; body: string }>(
+    `SELECT j.id, m.name AS machine_name, j.body FROM jobs j JOIN machines m ON m.id = j.machine_id
+      WHERE j.importing IS NULL AND j.deleted_at IS NULL AND m.deleted_at IS NULL AND j.stage <> 'closed'
+        AND json_extract(j.body, '$.dueAt') IS NOT NULL
+      ORDER BY json_extract(j.body, '$.dueAt'), j.id`,
+    { type: QueryTypes.SELECT },
+  );
+  return rows.flatMap(({ id, machine_name, body }) => {
+    const read = readable(jobBodySchema, body);
+    return read.ok && read.value.dueAt ? [{ id, machineName: machine_name ?? '', job: read.value }] : [];
+  });
+}
+
 /** Snags of a machine's jobs that nobody has seen to yet. */
-export async function openSnags(store: Store, machineId: string): Promise<Snag[]> {
-  const rows = await store.sequelize.query<{ body: string }>(
-    `SELECT s.body FROM snags s JOIN jobs j ON j.id = s.job_id
+export async function openSnags(store: Store, machineId: string): Promise<(Snag & { jobId: string })[]> {
+  const rows = await store.sequelize.query<{ body: string; job_id: string }>(
+    `SELECT s.body, s.job_id FROM snags s JOIN jobs j ON j.id = s.job_id
       WHERE j.machine_id = :machineId AND j.deleted_at IS NULL AND j.importing IS NULL`,
     { type: QueryTypes.SELECT, replacements: { machineId } },
   );
-  return rows.flatMap(({ body }) => {
+  return rows.flatMap(({ body, job_id: jobId }) => {
     const read = readable(snagSchema, body);
-    return read.ok && !read.value.done ? [read.value] : [];
+    return read.ok && !read.value.done ? [{ ...read.value, jobId }] : [];
   });
 }

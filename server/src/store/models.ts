@@ -49,6 +49,14 @@ export interface JournalRow {
   device: string;
   initials: string;
 }
+export interface PictureRow {
+  id: string;
+  jobId: string;
+  type: string;
+  sha256: string;
+  bytes: Buffer;
+  at: string;
+}
 export interface SummaryRow {
   jobId: string;
   stand: string;
@@ -65,6 +73,7 @@ export interface Models {
   devices: Of<DeviceRow>;
   journal: Of<JournalRow>;
   summaries: Of<SummaryRow>;
+  pictures: Of<PictureRow>;
 }
 
 const text = (field?: string) => ({ type: DataTypes.TEXT, ...(field ? { field } : {}) });
@@ -100,6 +109,14 @@ const journal = {
   device: text(),
   initials: text(),
 };
+const picture = {
+  id: key,
+  jobId: text('job_id'),
+  type: text(),
+  sha256: text(),
+  bytes: { type: DataTypes.BLOB },
+  at: text(),
+};
 const house = { id: { type: DataTypes.INTEGER, primaryKey: true }, body: text(), version: { type: DataTypes.INTEGER } };
 
 /** Rows as they stand in the tables of the migrations. Times are ISO text that we set ourselves. */
@@ -110,6 +127,7 @@ export function defineModels(sequelize: Sequelize): Models {
     jobs: sequelize.define('job', job, options('jobs')),
     events: sequelize.define('event', event, options('job_events')),
     snags: sequelize.define('snag', { id: key, jobId: text('job_id'), body: text() }, options('snags')),
+    pictures: sequelize.define('picture', picture, options('pictures')),
     house: sequelize.define('house', house, options('house')),
     devices: sequelize.define('device', device, options('devices')),
     journal: sequelize.define('journal', journal, options('journal')),

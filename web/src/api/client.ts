@@ -69,6 +69,17 @@ export async function get<T>(path: string): Promise<T> {
   }
 }
 
+/** Sends a picture as it is; its kind is told by its bytes. */
+export async function put<T>(path: string, blob: Blob): Promise<T> {
+  const response = await ask(path, {
+    method: 'PUT',
+    headers: { accept: 'application/json', 'content-type': 'application/octet-stream', 'x-pondu': '1' },
+    body: blob,
+  });
+  if (!response.ok) throw await refused(response);
+  return (await response.json()) as T;
+}
+
 /** Sends a file of any size as it is. */
 export async function upload<T>(path: string, file: Blob): Promise<T> {
   const response = await ask(path, {

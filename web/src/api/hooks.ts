@@ -9,6 +9,9 @@ import type { Door, JobRow, JournalEntry, MachineRow, Page, StoredHouse, StoredJ
 
 const options = { keepPreviousData: true, revalidateOnFocus: true, dedupingInterval: 500 };
 
+/** A snag with the job on which it was noticed. */
+export type OpenSnag = Snag & { jobId: string };
+
 const PAGE = 30;
 
 export interface MachinesAsked {
@@ -32,7 +35,9 @@ export const useMachineRows = (asked: MachinesAsked) =>
 export const useMachine = (id: string | undefined) =>
   useSWR<StoredMachine>(id ? `/machines/${id}` : null, get, options);
 export const useMachineSnags = (id: string | undefined) =>
-  useSWR<Snag[]>(id ? `/machines/${id}/snags` : null, get, options);
+  useSWR<OpenSnag[]>(id ? `/machines/${id}/snags` : null, get, options);
+export const useMachineBook = (id: string | undefined) =>
+  useSWR<StoredJob[]>(id ? `/machines/${id}/book` : null, get, options);
 export const useHouse = () => useSWR<StoredHouse>('/house', get, options);
 export const useDoor = () => useSWR<Door>('/door', get, options);
 export const useJournal = () => useSWR<JournalEntry[]>('/journal', get, options);

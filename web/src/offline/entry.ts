@@ -9,9 +9,11 @@ export interface Entry {
   /** When it was entered. */
   at: string;
   jobId: string;
-  method: 'POST' | 'PATCH';
+  method: 'POST' | 'PATCH' | 'PUT';
   path: string;
   body: Record<string, unknown>;
+  /** A picture, sent as it is in place of the body. */
+  blob?: Blob;
   /** Version of the job that was on screen. */
   version: number | undefined;
   state: 'waiting' | 'refused' | 'conflict';

@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
 import { v4 as uuid } from 'uuid';
-import { call } from '../api/client.ts';
+import { call, put } from '../api/client.ts';
 import type { ApiProblem } from '../api/problem.ts';
 import { problemOf } from '../api/problem.ts';
 import type { StoredJob } from '../api/types.ts';
@@ -8,7 +8,7 @@ import type { Entry } from './entry.ts';
 import { keep } from './keep.ts';
 import { link } from './link.ts';
 
-export type Draft = Pick<Entry, 'jobId' | 'method' | 'path' | 'body' | 'version'>;
+export type Draft = Pick<Entry, 'jobId' | 'method' | 'path' | 'body' | 'blob' | 'version'>;
 /** It went up, and this is the job now; or it waits here. */
 export type Sent = { state: 'sent'; job: StoredJob } | { state: 'waiting'; entry: Entry };
 
@@ -90,6 +90,7 @@ class Outbox {
   }
 
   private send(entry: Entry, version: number | undefined): Promise<StoredJob> {
+    if (entry.blob) return put<StoredJob>(addressOf(entry), entry.blob);
     return call<StoredJob>(entry.method, addressOf(entry), bodyOf(entry), version);
   }
 

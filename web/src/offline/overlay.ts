@@ -4,8 +4,10 @@ import {
   type Fix,
   type JobBody,
   type JobEvent,
+  type Photo,
   type Reading,
   type Setting,
+  type Sheet,
   type Snag,
 } from '@pondu/core';
 import type { StoredJob } from '../api/types.ts';
@@ -26,6 +28,10 @@ function eventOf({ id, at, path, body }: Entry): JobEvent | undefined {
       return { type: 'cause', cause: entry as Cause };
     case '/settings':
       return { type: 'setting', setting: entry as Setting };
+    case '/sheets':
+      return { type: 'sheet', sheet: entry as Sheet };
+    case '/photos':
+      return { type: 'photo', photo: entry as Photo };
     default:
       return undefined;
   }
@@ -48,6 +54,8 @@ export function overlaid(stored: StoredJob, entries: readonly Entry[]): StoredJo
       const known = job.events.some((e) => entryOf(e).id === entry.id);
       return known ? job : { ...job, events: [...job.events, event] };
     }
+    // A picture adds nothing to what is said.
+    if (entry.blob) return job;
     if (entry.path === '/snags') {
       const before = job.snags.find((s) => s.id === entry.body['id']);
       const snag = { done: false, at: entry.at, ...before, ...entry.body } as Snag;

@@ -1,4 +1,13 @@
-import type { Conditions, FreeProbe, House, MachineBody, UsedAlternator, UsedStarter } from '@pondu/core';
+import type {
+  BookJob,
+  Conditions,
+  Tried,
+  FreeProbe,
+  House,
+  MachineBody,
+  UsedAlternator,
+  UsedStarter,
+} from '@pondu/core';
 import { wrap, type Remote } from 'comlink';
 import useSWR from 'swr';
 import type { Answer, JobInput, TracerApi } from './worker.ts';
@@ -44,6 +53,18 @@ export const useCauses = (input: Input, faultId: string | undefined) =>
 export const useProof = (input: Input) => useAnswer(input ? ['proof', input] : null, () => tracer().proof(input!));
 export const useSettings = (input: Input) =>
   useAnswer(input ? ['settings', input] : null, () => tracer().settings(input!));
+/** The benches of the set-up, with figures to try on the coil's. */
+export const useSetUp = (input: Input, tried: Tried) =>
+  useAnswer(input ? ['setUp', input, tried] : null, () => tracer().setUp(input!, tried));
+export const useBook = (
+  machine: MachineBody | undefined,
+  house: House | undefined,
+  jobs: readonly BookJob[] | undefined,
+  now: string,
+) =>
+  useAnswer(machine && house && jobs ? ['book', machine, house, jobs, now] : null, () =>
+    tracer().book(machine!, house!, jobs!, now),
+  );
 export const useWaves = (machine: MachineBody | undefined, house: House, faultId?: string) =>
   useAnswer(machine ? ['waves', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
     tracer().waves(machine!, house, faultId),

@@ -8,7 +8,9 @@ import {
   overMinutes,
   proofView,
   jobRuler,
+  bookView,
   settingsView,
+  setUpView,
   traceCauses,
   TracerCache,
   traceView,
@@ -18,6 +20,7 @@ import {
   wellsView,
   wayNetlist,
   withTracer,
+  type BookJob,
   type Complaint,
   type Conditions,
   type FreeProbe,
@@ -25,6 +28,7 @@ import {
   type JobEvent,
   type MachineBody,
   type Tracer,
+  type Tried,
   type UsedAlternator,
   type UsedStarter,
 } from '@pondu/core';
@@ -83,6 +87,9 @@ const api = {
     traced({ machine, house }, ({ model }) => overMinutes(model, faultId)),
   settings: ({ machine, house, events }: JobInput) =>
     answer(() => settingsView(tracers.for(machine, house).model, events)),
+  setUp: (input: JobInput, tried: Tried) => traced(input, (t) => setUpView(t, input.events, tried)),
+  book: (machine: MachineBody, house: House, jobs: readonly BookJob[], now: string) =>
+    traced({ machine, house }, (t) => bookView(t, machine, house, jobs, now)),
   advice: (machine: MachineBody, house: House) => answer(() => adviceView(tracers, machine, house)),
   wayNetlist: (machine: MachineBody, house: House, wayId: string) =>
     answer(() => wayNetlist(tracers, machine, house, wayId)),

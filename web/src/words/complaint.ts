@@ -54,6 +54,7 @@ export const WAITS: readonly { value: JobBody['waitsFor']; label: string }[] = [
   { value: '', label: 'Waits for nothing' },
   { value: 'part', label: 'Waits for a part' },
   { value: 'hot soak', label: 'Waits for a hot soak' },
+  { value: 'cold start', label: 'Waits for a cold start' },
   { value: 'helper', label: 'Waits for a helper' },
   { value: 'dry day', label: 'Waits for a dry day' },
   { value: 'owner', label: 'Waits for the owner' },

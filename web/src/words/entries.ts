@@ -5,7 +5,8 @@ import { complaintWords } from './complaint.ts';
 const text = (value: unknown): string => (typeof value === 'string' ? value : JSON.stringify(value ?? ''));
 
 /** What was entered, in one line. */
-export function entryWords({ path, method, body }: Entry): string {
+export function entryWords({ path, method, body, blob }: Entry): string {
+  if (blob) return `Picture, ${Math.ceil(blob.size / 1024)} kB`;
   if (method === 'PATCH') return `Change of the job: ${fieldWords(body)}`;
   switch (path) {
     case '/jobs':
@@ -18,6 +19,10 @@ export function entryWords({ path, method, body }: Entry): string {
       return `Cause ${text(body['found'])}: ${text(body['cause'])}`;
     case '/settings':
       return `Setting of ${text(body['figure'])}`;
+    case '/sheets':
+      return `Bench: ${text((body['body'] as { kind?: unknown } | undefined)?.kind)}`;
+    case '/photos':
+      return `Photo: ${text(body['words']) || 'no words'}`;
     case '/snags':
       return `Snag: ${text(body['what'])}`;
     case '/close':

@@ -2,9 +2,10 @@ import type { Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { first } from './001-first.ts';
 import { lists } from './002-lists.ts';
+import { pictures } from './003-pictures.ts';
 import type { Migration } from './migration.ts';
 
-const MIGRATIONS: readonly Migration[] = [first, lists];
+const MIGRATIONS: readonly Migration[] = [first, lists, pictures];
 
 export async function migrate(sequelize: Sequelize): Promise<void> {
   const umzug = new Umzug({

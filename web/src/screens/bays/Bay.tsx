@@ -1,4 +1,5 @@
 import { ArrowRight, CloudUpload, Hourglass } from 'lucide-react';
+import { format, isPast, isToday } from 'date-fns';
 import { Link } from 'react-router';
 import type { JobRow } from '../../api/types.ts';
 import { useLink } from '../../offline/link.ts';
@@ -45,7 +46,11 @@ export function Bay({ row }: { row: JobRow }) {
         <p className="mt-2 flex min-h-8 items-center gap-2 font-semibold">
           {waits ? (
             <>
-              <Hourglass aria-hidden className="size-5 shrink-0 text-warn" /> <span className="text-warn">{waits}</span>
+              <Hourglass aria-hidden className="size-5 shrink-0 text-warn" />{' '}
+              <span className="text-warn">
+                {waits}
+                {job.dueAt && dueWords(job.dueAt)}
+              </span>
             </>
           ) : (
             bay && (
@@ -63,6 +68,13 @@ export function Bay({ row }: { row: JobRow }) {
       </Link>
     </li>
   );
+}
+
+/** When it can go on: today by the clock, later by the day as well. */
+function dueWords(dueAt: string): string {
+  const at = new Date(dueAt);
+  if (isPast(at)) return ': its time has come';
+  return isToday(at) ? ` until ${format(at, 'HH:mm')}` : ` until ${format(at, 'EEE d MMM, HH:mm')}`;
 }
 
 function Unreadable({ name, why }: { name: string; why: string }) {

@@ -61,7 +61,7 @@ export function ComplaintStage({ stored, machine, house }: JobPlace) {
             label="The job"
             value={stored.job.waitsFor}
             options={WAITS}
-            onChange={(waitsFor) => void patch({ waitsFor: waitsFor as JobBody['waitsFor'] })}
+            onChange={(waitsFor) => void patch({ waitsFor: waitsFor as JobBody['waitsFor'], dueAt: null })}
           />
         </div>
         <div className="grow" />

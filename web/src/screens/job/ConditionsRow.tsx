@@ -13,6 +13,8 @@ const PRESENT = [
   { value: 'unknown', label: '?' },
 ] as const satisfies readonly { value: Conditions['faultPresent']; label: string }[];
 
+const UNDER = { wet: 'wetted', load: 'under load', 'ten minutes': 'after ten minutes of running' } as const;
+
 /** With each reading: was the fault there, and how warm was the part. Only a failing machine can fail a test. */
 export function ConditionsRow({ entry }: { entry: ReadingEntry }) {
   const { conditions, setConditions } = entry;
@@ -34,6 +36,20 @@ export function ConditionsRow({ entry }: { entry: ReadingEntry }) {
           setConditions({ ...rest, warmth });
         }}
       />
+      {conditions.under !== undefined && (
+        <label className="flex min-h-12 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-6"
+            checked
+            onChange={() => {
+              const { under: _not, ...rest } = conditions;
+              setConditions(rest);
+            }}
+          />
+          {UNDER[conditions.under]}
+        </label>
+      )}
       {conditions.soakMinutes !== undefined && (
         <p className="text-[14px] font-medium">after {conditions.soakMinutes} min of soak</p>
       )}

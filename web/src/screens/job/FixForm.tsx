@@ -2,7 +2,7 @@ import type { RepairView, SuspectView } from '@pondu/core';
 import { fixSchema, type Fix } from '@pondu/core/schema';
 import { Controller, useWatch } from 'react-hook-form';
 import { toast } from 'sonner';
-import type { z } from 'zod';
+import { z } from 'zod';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -27,13 +27,30 @@ const formSchema = fixSchema
     repairId: fixSchema.shape.repairId.unwrap(),
     parts: fixSchema.shape.parts.unwrap(),
     temporary: fixSchema.shape.temporary.unwrap(),
+    partNumber: fixSchema.shape.partNumber.unwrap(),
+    source: fixSchema.shape.source.unwrap(),
+    meter: z
+      .string()
+      .trim()
+      .regex(/^\d*([.,]\d+)?$/, 'A number, as it stands on the meter.'),
     minutes: typedNumber('a number.', 0, 10_000, 0),
     money: typedNumber('a number.', 0, 1e6, 0),
   });
 type Typed = z.input<typeof formSchema>;
 type Read = z.output<typeof formSchema>;
 
-const EMPTY: Typed = { repairId: '', what: '', how: 'replaced', parts: '', minutes: '', money: '', temporary: false };
+const EMPTY: Typed = {
+  repairId: '',
+  what: '',
+  how: 'replaced',
+  parts: '',
+  partNumber: '',
+  source: '',
+  meter: '',
+  minutes: '',
+  money: '',
+  temporary: false,
+};
 
 const howOf = (label: string): Fix['how'] =>
   /^(clean|dry)/i.test(label) ? 'cleaned' : /^(set|swap|charge)/i.test(label) ? 'adjusted' : 'replaced';
@@ -71,7 +88,13 @@ export function FixForm({ place: { stored, house }, repairs, suspects, asked }: 
 
   async function save(read: Read) {
     try {
-      await write('POST', '/fixes', read);
+      const { partNumber, source, meter, ...rest } = read;
+      await write('POST', '/fixes', {
+        ...rest,
+        ...(partNumber ? { partNumber } : {}),
+        ...(source ? { source } : {}),
+        ...(meter ? { meter: Number(meter.replace(',', '.')) } : {}),
+      });
       clear();
       form.reset(EMPTY);
       toast.success('Repair written down.');
@@ -104,7 +127,12 @@ export function FixForm({ place: { stored, house }, repairs, suspects, asked }: 
         name="how"
         render={({ field }) => <Choice label="How" value={field.value} options={HOW} onChange={field.onChange} />}
       />
-      <TextField label="Parts, with numbers" {...register('parts')} />
+      <TextField label="Parts" {...register('parts')} />
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        <TextField label="Number on it" error={errors.partNumber?.message} {...register('partNumber')} />
+        <TextField label="From" error={errors.source?.message} {...register('source')} />
+        <TextField label="Meter stands at" inputMode="decimal" error={errors.meter?.message} {...register('meter')} />
+      </div>
       <div className="grid grid-cols-2 gap-3">
         <TextField label="Minutes" inputMode="decimal" error={errors.minutes?.message} {...register('minutes')} />
         <TextField

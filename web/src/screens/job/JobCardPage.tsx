@@ -1,4 +1,4 @@
-import { formatQuantity } from '@pondu/core';
+import { formatQuantity, photosOf } from '@pondu/core';
 import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
@@ -13,6 +13,8 @@ import { CardReadings } from './CardReadings.tsx';
 import { CardStations } from './CardStations.tsx';
 import { CardSection } from './CardSection.tsx';
 import { inputOf, nowOf } from './jobInput.ts';
+import { SEEN_TO, wantedWords } from '../../words/proofs.ts';
+import { PinnedPicture } from '../photos/PinnedPicture.tsx';
 import { bySeverity } from './SnagPanel.tsx';
 import { Spine } from './Spine.tsx';
 
@@ -45,6 +47,7 @@ export function JobCardPage() {
   const causes = events.flatMap((e) => (e.type === 'cause' && e.cause.found === 'found' ? [e.cause] : []));
   const minutes = fixes.reduce((sum, f) => sum + f.minutes, 0);
   const parts = fixes.reduce((sum, f) => sum + f.money, 0);
+  const shownPhotos = photosOf(events).filter((p) => p.onCard);
   const left = settings.data.filter((s) => s.setting);
   return (
     <>
@@ -124,7 +127,7 @@ export function JobCardPage() {
                       {f.temporary && <b> (temporary)</b>}
                     </td>
                     <td>{f.how}</td>
-                    <td>{f.parts}</td>
+                    <td>{[f.parts, f.partNumber, f.source].filter(Boolean).join(', ')}</td>
                     <td className="text-right">{f.minutes}</td>
                     <td className="text-right">{Math.round(f.money)}</td>
                   </tr>
@@ -159,14 +162,39 @@ export function JobCardPage() {
         )}
         <CardSection title="Proof">
           <ul>
+            {proof.data.seenTo.map((c) => (
+              <li key={c.id}>
+                {SEEN_TO[c.id].label}: <b>{c.done ? 'seen to' : 'to do'}</b>
+              </li>
+            ))}
             {proof.data.proofs.map((p) => (
               <li key={p.check.id}>
                 {p.check.label}: <b>{p.state}</b>
+                {wantedWords(p.wanted) && ` (${wantedWords(p.wanted)})`}
               </li>
             ))}
           </ul>
           {body.closedBecause && <p className="font-semibold text-warn">Closed unproved: {body.closedBecause}</p>}
         </CardSection>
+        {shownPhotos.length > 0 && (
+          <CardSection title="Photos">
+            <div className="grid grid-cols-2 gap-3">
+              {shownPhotos.map((p) => (
+                <figure key={p.picture} className="m-0 break-inside-avoid">
+                  <PinnedPicture jobId={job.data!.id} photo={p} pins={p.pins} />
+                  <figcaption>
+                    {p.words}
+                    {p.pins.map((pin, k) => (
+                      <span key={k} className="block text-[14px]">
+                        {k + 1}: {pin.words}
+                      </span>
+                    ))}
+                  </figcaption>
+                </figure>
+              ))}
+            </div>
+          </CardSection>
+        )}
         {snags.length > 0 && (
           <CardSection title="Noticed and left alone">
             <ul>

@@ -106,7 +106,15 @@ export function Log({
                 ? [e.fix.id, e.fix.at, `Repair: ${e.fix.what}${e.fix.temporary ? ' (temporary)' : ''}`]
                 : e.type === 'cause'
                   ? [e.cause.id, e.cause.at, `Cause ${e.cause.found}: ${e.cause.cause}`]
-                  : [e.setting.id, e.setting.at, `Setting left: ${e.setting.figure}`];
+                  : e.type === 'setting'
+                    ? [e.setting.id, e.setting.at, `Setting left: ${e.setting.figure}`]
+                    : e.type === 'sheet'
+                      ? [e.sheet.id, e.sheet.at, `Bench: ${e.sheet.body.kind}`]
+                      : [
+                          e.photo.id,
+                          e.photo.at,
+                          e.photo.gone ? 'Photo taken away' : `Photo: ${e.photo.words || 'no words'}`,
+                        ];
             return (
               <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-4 bg-sunk/50 px-4 py-1">
                 <span className="tag w-24">{format(new Date(at), 'd MMM HH:mm')}</span>

@@ -1,15 +1,14 @@
 import type { ProofView } from '@pondu/core';
 import { CircleCheck, CircleDashed, CircleX, Thermometer } from 'lucide-react';
-import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useJobWrites } from '../../api/hooks.ts';
-import { problemOf } from '../../api/problem.ts';
-import { useDraft } from '../../draft/useDraft.ts';
+import { Link, useSearchParams } from 'react-router';
 import { useProof, useRuler, useTrace } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { conditionsOf, wantedWords } from '../../words/proofs.ts';
 import { CheckCard } from './CheckCard.tsx';
+import { CloseBox, SeenTo } from './CloseBox.tsx';
+import { DueBox } from './DueBox.tsx';
+import { SoakPanel } from './SoakPanel.tsx';
 import { nowOf } from './jobInput.ts';
 import { readingWords } from './Log.tsx';
 import type { JobPlace } from './place.ts';
@@ -31,8 +30,13 @@ export function ProveStage(place: JobPlace) {
   const proofs = proof.data?.proofs ?? [];
   const chosen = params.get('check') ?? proofs.find((p) => p.state !== 'passed')?.check.id;
   const ruler = useRuler(input, chosen);
-  const hot = proofs.some((p) => p.warmth === 'hot');
-  const now = { faultPresent: 'no' as const, warmth: hot ? ('hot' as const) : nowOf(stored).warmth };
+  const wanted = proofs.find((p) => p.check.id === chosen)?.wanted;
+  const hot = wanted?.warmth === 'hot';
+  const now = {
+    faultPresent: 'no' as const,
+    warmth: wanted?.warmth ?? nowOf(stored).warmth,
+    ...(wanted?.under ? { under: wanted.under } : {}),
+  };
   const entry = useReadingEntry({
     place,
     now,
@@ -49,7 +53,8 @@ export function ProveStage(place: JobPlace) {
         <section className="card p-4" aria-label="Prove-out">
           <h2 className="text-xl">Prove it</h2>
           <p className="text-soft">
-            What failed must pass, in the conditions of the complaint{hot && ': hot'}; and a spark on every cylinder.
+            What failed must pass, in the conditions of the complaint
+            {conditionsOf(proofs).length > 0 && `: ${conditionsOf(proofs).join('; ')}`}; and a spark on every cylinder.
           </p>
           {!fixed && (
             <p className="mt-2 rounded bg-warn-wash p-2 text-warn">
@@ -73,7 +78,7 @@ export function ProveStage(place: JobPlace) {
                     <span className="condensed block text-[13.5px] text-soft">
                       {p.before && <>was {readingWords(p.before, p.check)}, </>}
                       {p.reading ? <>now {readingWords(p.reading, p.check)}</> : p.why}
-                      {p.state === 'wrong conditions' && ': take it hot'}
+                      {p.state !== 'passed' && wantedWords(p.wanted) && `: take it ${wantedWords(p.wanted)}`}
                     </span>
                   </span>
                 </Button>
@@ -81,9 +86,12 @@ export function ProveStage(place: JobPlace) {
             ))}
           </ul>
         </section>
+        <SeenTo place={place} seenTo={proof.data.seenTo} />
+        <DueBox place={place} proofs={proofs} />
         <CloseBox place={place} proven={proof.data.proven} />
       </div>
       <div className="grid min-w-0 content-start gap-3">
+        {hot && <SoakPanel jobId={stored.id} advice={null} onSoaked={entry.setConditions} />}
         {chosen && ruler.data?.check.id === chosen && (
           <CheckCard
             {...ruler.data}
@@ -99,44 +107,5 @@ export function ProveStage(place: JobPlace) {
         <SnagPanel stored={stored} />
       </div>
     </div>
-  );
-}
-
-function CloseBox({ place: { stored }, proven }: { place: JobPlace; proven: boolean }) {
-  const [because, setBecause, clear] = useDraft(`${stored.id}.because`, '');
-  const [error, setError] = useState<string>();
-  const write = useJobWrites(stored);
-  const go = useNavigate();
-  async function close() {
-    try {
-      await write('POST', '/close', { because: proven ? '' : because });
-      clear();
-      void go(`/jobs/${stored.id}/card`);
-    } catch (caught) {
-      const refusal = problemOf(caught);
-      setError(refusal.fields[0]?.message ?? refusal.message);
-    }
-  }
-  return (
-    <section className="card grid gap-3 p-4" aria-label="Close">
-      {proven ? (
-        <p className="font-semibold text-well">Everything is proved.</p>
-      ) : (
-        <TextField
-          label="Not everything is proved. Close it all the same, because"
-          value={because}
-          error={error}
-          onChange={(e) => setBecause(e.target.value)}
-        />
-      )}
-      <Button look={proven ? 'do' : 'plain'} onClick={() => void close()}>
-        Close the job
-      </Button>
-      {proven && error && (
-        <p role="alert" className="text-danger">
-          {error}
-        </p>
-      )}
-    </section>
   );
 }

@@ -3,6 +3,7 @@ import { useModel, useTrace } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { moneyWords } from '../../words/belief.ts';
+import { PhotosPanel } from '../photos/PhotosPanel.tsx';
 import { CausePanel } from './CausePanel.tsx';
 import { FixForm } from './FixForm.tsx';
 import { nowOf } from './jobInput.ts';
@@ -54,6 +55,7 @@ export function RepairStage(place: JobPlace) {
         {fixes.map((f) => (
           <CausePanel key={f.id} fix={f} place={place} faults={model.data!.faults} />
         ))}
+        <PhotosPanel stored={stored} stations={model.data.stations} />
         <SnagPanel stored={stored} />
       </div>
     </div>

@@ -1,112 +1,119 @@
-import { formatBand, formatQuantity, parseQuantity, type SettingView } from '@pondu/core';
-import { useState } from 'react';
-import { toast } from 'sonner';
-import { useJobWrites } from '../../api/hooks.ts';
-import { problemOf } from '../../api/problem.ts';
+import { Tabs } from 'radix-ui';
+import { useSearchParams } from 'react-router';
 import { useDraft } from '../../draft/useDraft.ts';
-import { useSettings } from '../../tracer/useTracer.ts';
+import { useModel, useSetUp } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
-import { TextField } from '../../ui/Field.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
-import { example, failureWords } from '../../words/failures.ts';
+import { CarburettorBench } from '../setUp/CarburettorBench.tsx';
+import { ChargingBench } from '../setUp/ChargingBench.tsx';
+import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
+import { FastenersBench } from '../setUp/FastenersBench.tsx';
+import { LeadsBench } from '../setUp/LeadsBench.tsx';
+import { PointsBench } from '../setUp/PointsBench.tsx';
+import { RoadBench } from '../setUp/RoadBench.tsx';
+import { SheetBench } from '../setUp/SheetBench.tsx';
+import { TimingBench } from '../setUp/TimingBench.tsx';
+import { TopBench } from '../setUp/TopBench.tsx';
 import type { JobPlace } from './place.ts';
-import { Reckoner } from './Reckoner.tsx';
 import { SnagPanel } from './SnagPanel.tsx';
 import { useMoveOn } from './useMoveOn.ts';
 
-export function SetUpStage({ stored, input, machine }: JobPlace) {
-  const { data: settings, error } = useSettings(input);
+interface Bench {
+  id: string;
+  label: string;
+  shown: React.ReactNode;
+}
+const NONE: Readonly<Record<string, string>> = {};
+
+/** The setting bench: each of its sheets by name, those that this machine has. */
+export function SetUpStage({ stored, input, machine, house }: JobPlace) {
+  const [typed, setTyped] = useDraft(`${stored.id}.tried`, NONE);
+  const model = useModel(machine, house);
   const moveOn = useMoveOn(stored);
+  const [params, setParams] = useSearchParams();
+  const first = useSetUp(input, {});
+  const figures = first.data?.tried ?? [];
+  const setUp = useSetUp(first.data ? input : undefined, triedOf(typed, figures));
+  const error = first.error ?? setUp.error;
   if (error) return <Failed error={error} />;
-  if (!settings) return <Loading what="Opening the set-up sheet" />;
+  if (!first.data) return <Loading what="Opening the set-up sheet" />;
+  const view = { ...first.data, bench: setUp.data?.bench ?? first.data.bench };
+  const gauge = model.data?.checks.find(
+    (c) => c.check.instrument === 'pressure gauge' && c.check.station.startsWith('air'),
+  )?.check.id;
+  const benches: Bench[] = [
+    { id: 'sheet', label: 'Found and left', shown: <SheetBench stored={stored} settings={view.settings} /> },
+    ...(view.points
+      ? [{ id: 'points', label: 'Points', shown: <PointsBench stored={stored} machine={machine} /> }]
+      : []),
+    ...(view.bench
+      ? [
+          {
+            id: 'coil',
+            label: 'Coil and plugs',
+            shown: <CoilBench bench={view.bench} figures={figures} typed={typed} setTyped={setTyped} />,
+          },
+        ]
+      : []),
+    ...(view.cap
+      ? [{ id: 'leads', label: 'Firing order', shown: <LeadsBench stored={stored} machine={machine} /> }]
+      : []),
+    ...(view.timing
+      ? [
+          { id: 'timing', label: 'Timing', shown: <TimingBench stored={stored} timing={view.timing} /> },
+          { id: 'road', label: 'Road test', shown: <RoadBench stored={stored} /> },
+        ]
+      : []),
+    { id: 'top', label: 'Top, rim, piston', shown: <TopBench stored={stored} /> },
+    ...(view.carburettors > 0
+      ? [
+          {
+            id: 'carburettor',
+            label: 'Carburettor',
+            shown: (
+              <CarburettorBench stored={stored} steps={view.steps} carburettors={view.carburettors} gauge={gauge} />
+            ),
+          },
+        ]
+      : []),
+    ...(view.charges
+      ? [{ id: 'charging', label: 'Charging', shown: <ChargingBench stored={stored} machine={machine} /> }]
+      : []),
+    { id: 'fasteners', label: 'Tightening', shown: <FastenersBench jobId={stored.id} /> },
+  ];
+  const asked = params.get('bench');
+  const bench = benches.some((b) => b.id === asked) ? asked! : 'sheet';
   return (
-    <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-2">
-      <section className="card p-4" aria-label="Set-up sheet">
+    <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-[minmax(0,1fr)_320px]">
+      <Tabs.Root
+        value={bench}
+        onValueChange={(id) => setParams({ bench: id }, { replace: true })}
+        className="card min-w-0 p-4"
+      >
         <h2 className="text-xl">Set it up</h2>
-        <p className="text-soft">
-          Found at, left at. A wider points gap means less dwell and earlier timing: check the timing after the points.
-        </p>
-        <ul className="mt-3 grid gap-4">
-          {settings.map((s) => (
-            <SettingRow key={s.figure} setting={s} place={{ stored }} />
+        <Tabs.List aria-label="Benches" className="no-print my-3 flex flex-wrap gap-1.5">
+          {benches.map((b) => (
+            <Tabs.Trigger
+              key={b.id}
+              value={b.id}
+              className="min-h-12 rounded-lg border-[1.5px] border-soft px-3 text-[15px] hover:bg-sunk data-[state=active]:border-ink data-[state=active]:bg-ink data-[state=active]:text-panel"
+            >
+              {b.label}
+            </Tabs.Trigger>
           ))}
-        </ul>
-        <Button look="do" className="mt-4" onClick={() => void moveOn('prove')}>
+        </Tabs.List>
+        {benches.map((b) => (
+          <Tabs.Content key={b.id} value={b.id} aria-label={b.label}>
+            {b.shown}
+          </Tabs.Content>
+        ))}
+      </Tabs.Root>
+      <div className="no-print grid content-start gap-3">
+        <SnagPanel stored={stored} />
+        <Button look="do" onClick={() => void moveOn('prove')}>
           Go on: prove it
         </Button>
-      </section>
-      <SnagPanel stored={stored} />
-      <Reckoner jobId={stored.id} cylinders={machine.fitOut.cylinders} />
-    </div>
-  );
-}
-
-function SettingRow({ setting, place: { stored } }: { setting: SettingView; place: Pick<JobPlace, 'stored'> }) {
-  const key = `${stored.id}.${setting.figure}`;
-  const [found, setFound, clearFound] = useDraft(`${key}.found`, '');
-  const [left, setLeft, clearLeft] = useDraft(`${key}.left`, '');
-  const [errors, setErrors] = useState<{ found?: string; left?: string }>({});
-  const write = useJobWrites(stored);
-
-  async function save() {
-    const readFound = found.trim() === '' ? undefined : parseQuantity(found, setting.dimension);
-    const readLeft = parseQuantity(left, setting.dimension);
-    const wrong: typeof errors = {};
-    if (readFound && !readFound.ok) wrong.found = failureWords(readFound.failure);
-    if (!readLeft.ok)
-      wrong.left = readLeft.failure.code === 'empty' ? 'Type what it was left at.' : failureWords(readLeft.failure);
-    setErrors(wrong);
-    if (!readLeft.ok || (readFound && !readFound.ok)) return;
-    try {
-      await write('POST', '/settings', {
-        figure: setting.figure,
-        foundAt: readFound?.value ?? null,
-        leftAt: readLeft.value,
-      });
-      clearFound();
-      clearLeft();
-    } catch (error) {
-      toast.error(problemOf(error).message);
-    }
-  }
-  const last = setting.setting;
-  return (
-    <li className="grid gap-2 border-t border-rule pt-3">
-      <div className="flex flex-wrap justify-between gap-2">
-        <h3 className="text-[17px]">{setting.label}</h3>
-        <span>
-          {formatBand(setting.low, setting.high, setting.dimension)}{' '}
-          <span className="text-soft">({setting.source})</span>
-        </span>
       </div>
-      {last && (
-        <p>
-          {last.foundAt !== null && <>Found at {formatQuantity(last.foundAt, setting.dimension)}, </>}
-          left at <b>{formatQuantity(last.leftAt, setting.dimension)}</b>{' '}
-          <span className={setting.within ? 'text-well' : 'font-semibold text-warn'}>
-            {setting.within ? 'within the band' : 'outside the band'}
-          </span>
-        </p>
-      )}
-      <form
-        className="grid grid-cols-[1fr_1fr_auto] items-start gap-2"
-        onSubmit={(e) => {
-          e.preventDefault();
-          void save();
-        }}
-      >
-        <TextField
-          label="Found at"
-          value={found}
-          error={errors.found}
-          onChange={(e) => setFound(e.target.value)}
-          placeholder={example(setting.dimension)}
-        />
-        <TextField label="Left at" value={left} error={errors.left} onChange={(e) => setLeft(e.target.value)} />
-        <Button type="submit" className="mt-[22px]">
-          Save
-        </Button>
-      </form>
-    </li>
+    </div>
   );
 }

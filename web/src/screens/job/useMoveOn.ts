@@ -8,7 +8,9 @@ import type { StoredJob } from '../../api/types.ts';
 /** Patches a job; what is refused is said in a toast, and nothing typed is lost. */
 export function usePatch(stored: StoredJob) {
   const write = useJobWrites(stored);
-  return async (patch: Partial<Pick<JobBody, 'title' | 'stage' | 'waitsFor' | 'complaint'>>): Promise<boolean> => {
+  return async (
+    patch: Partial<Pick<JobBody, 'title' | 'stage' | 'waitsFor' | 'dueAt' | 'complaint'>>,
+  ): Promise<boolean> => {
     try {
       await write('PATCH', '', patch);
       return true;

@@ -1,17 +1,21 @@
-import { Download, Plus } from 'lucide-react';
+import { Download, Plus, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { call } from '../../api/client.ts';
-import { useHouse, useMachine, useMachineSnags } from '../../api/hooks.ts';
+import { useHouse, useMachine, useMachineBook, useMachineSnags } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
-import { useModel } from '../../tracer/useTracer.ts';
-import { JobList } from '../bays/JobList.tsx';
+import { useBook, useModel } from '../../tracer/useTracer.ts';
+import { BookPanel } from '../book/BookPanel.tsx';
+import { DuePanel } from '../book/DuePanel.tsx';
+import { SeriesPanel } from '../book/SeriesPanel.tsx';
+import { SnagOrder } from '../book/SnagOrder.tsx';
+import { WiresPanel } from '../book/WiresPanel.tsx';
 import { BalancePanel } from './BalancePanel.tsx';
 import { CircuitPanel } from './CircuitPanel.tsx';
 import { fitOutWords } from './fitOutWords.ts';
@@ -24,6 +28,9 @@ export function MachinePage() {
   const house = useHouse();
   const snags = useMachineSnags(id).data ?? [];
   const model = useModel(stored.data?.machine, house.data?.house);
+  const jobs = useMachineBook(id);
+  const [opened] = useState(() => new Date().toISOString());
+  const book = useBook(stored.data?.machine, house.data?.house, jobs.data, opened);
   const [editing, setEditing] = useState(false);
   const { mutate } = useSWRConfig();
   const go = useNavigate();
@@ -72,11 +79,14 @@ export function MachinePage() {
           )}
           <a
             className="inline-flex min-h-12 items-center gap-2 rounded-lg border-[1.5px] border-soft px-4 hover:bg-sunk"
-            href={`/api/machines/${id}/export`}
+            href={`/api/machines/${id}/export?photos=true`}
             download
           >
-            <Download aria-hidden className="size-5" /> File
+            <Download aria-hidden className="size-5" /> File, with photos
           </a>
+          <Button onClick={() => print()}>
+            <Printer aria-hidden className="size-5" /> Print
+          </Button>
           {awayAt === null && <Button onClick={() => void putAway()}>Put away</Button>}
         </div>
         {awayAt !== null && (
@@ -102,24 +112,16 @@ export function MachinePage() {
           />
         )}
       </section>
+      <div className="grid min-w-0 content-start gap-3 lg:col-span-2">
+        {book.error && <Failed error={book.error} />}
+        {book.data && <BookPanel book={book.data} currency={house.data.house.currency} />}
+        <WiresPanel stored={stored.data} />
+      </div>
       <PlateTable stored={stored.data} house={house.data.house} onSaved={() => void stored.mutate()} />
-      <div className="grid content-start gap-3">
-        <section className="card p-4" aria-label="History">
-          <h2 className="text-lg">History</h2>
-          <JobList asked={{ stage: 'any', machine: id }} none="No job yet." />
-        </section>
-        {snags.length > 0 && (
-          <section className="card p-4" aria-label="Open snags">
-            <h2 className="text-lg">Open snags</h2>
-            <ul>
-              {snags.map((s) => (
-                <li key={s.id}>
-                  {s.what} <span className="tag">({s.weight})</span>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+      <div className="grid min-w-0 content-start gap-3">
+        <DuePanel stored={stored.data} due={book.data?.due ?? []} />
+        <SnagOrder stored={stored.data} snags={snags} />
+        {book.data && <SeriesPanel series={book.data.series} />}
         {model.data?.balance && <BalancePanel balance={model.data.balance} />}
         {machine.fitOut.trails.some((t) => t.trail !== 'spark') && (
           <LinkButton to={`/machines/${id}/fit`}>What to fit to it</LinkButton>

@@ -13,6 +13,7 @@ export const coilAirGap: CheckMaker = (machine) =>
     instrument: 'feeler gauge',
     probe: { kind: 'figure', value: (scene) => scene.params[idOf('coil', n)]!['airGapMetres']! },
     state: KEY_OFF,
+    figure: `${idOf('coil', n)}.airGapMetres`,
     needs: [idOf('coil', n), idOf('points', n), 'flywheel'],
     minutes: 1.5,
     opens: ['cowl off'],

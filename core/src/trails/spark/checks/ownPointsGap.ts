@@ -13,6 +13,7 @@ export const ownPointsGap: CheckMaker = (machine) =>
     instrument: 'feeler gauge',
     probe: { kind: 'figure', value: (scene) => scene.params[idOf('points', n)]!['gapMetres']! },
     state: KEY_OFF,
+    figure: `${idOf('points', n)}.gapMetres`,
     needs: [idOf('points', n)],
     minutes: 1.5,
     opens: [overPoints(machine)],

@@ -17,6 +17,7 @@ export const plugGap: CheckMaker = (machine) =>
       value: (scene) => scene.params[idOf('plug', i + 1)]!['gapMetres']! + scene.params['plugs']!['extraGap']!,
     },
     state: KEY_OFF,
+    figure: `${idOf('plug', i + 1)}.gapMetres`,
     needs: ['plugs'],
     minutes: 1.8,
     opens: [],

@@ -11,6 +11,7 @@ export const pointsGap: CheckMaker = () => [
     instrument: 'feeler gauge',
     probe: { kind: 'figure', value: (scene) => scene.params['points']!['gapMetres']! },
     state: KEY_OFF,
+    figure: 'points.gapMetres',
     needs: ['points'],
     minutes: 1.5,
     opens: ['cap off'],

@@ -145,6 +145,7 @@ export const distributorCap: PartKind = {
 const PLUG_PLATES: PartKind['plates'] = [
   {
     id: 'gapMetres',
+    setAs: 'all',
     label: 'Plug gap',
     dimension: 'length',
     typical: (fit) => (fit.volts === 6 ? { low: 0.5e-3, high: 0.65e-3 } : { low: 0.6e-3, high: 0.75e-3 }),

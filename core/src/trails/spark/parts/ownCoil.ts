@@ -126,6 +126,7 @@ export const magnetoCoil: PartKind = {
     ...magnetoWindings,
     {
       id: 'airGapMetres',
+      setAs: 'each',
       label: 'Gap to the flywheel',
       dimension: 'length',
       typical: () => ({ low: 0.25e-3, high: 0.38e-3 }),

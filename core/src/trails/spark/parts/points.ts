@@ -5,12 +5,14 @@ export const points: PartKind = {
   plates: [
     {
       id: 'gapMetres',
+      setAs: 'each',
       label: 'Points gap',
       dimension: 'length',
       typical: (fit) => (fit.cylinders === 8 ? { low: 0.38e-3, high: 0.46e-3 } : { low: 0.33e-3, high: 0.43e-3 }),
     },
     {
       id: 'dwellDegrees',
+      setAs: 'each',
       label: 'Dwell',
       dimension: 'angle',
       typical: (fit) => ({ low: (360 / fit.cylinders) * 0.57, high: (360 / fit.cylinders) * 0.68 }),

@@ -27,6 +27,7 @@ export const timingLight: CheckMaker = (machine) => {
     watch: string,
   ): Check => ({
     id,
+    ...(state === IDLE ? { figure: `${BODY}.baseDegrees` } : {}),
     station,
     label,
     set: `Engine warm, ${state.speed === 'fast' ? 'held fast' : state.key === 'crank' ? 'turned by its starter' : 'at its idle'}${pod ? `, the pod’s hose ${hose}${hose === 'off' ? ' and plugged' : ''}` : ''}.`,

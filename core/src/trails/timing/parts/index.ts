@@ -35,7 +35,10 @@ const kind = (
 /** The distributor in its hole: turned, or put in half a turn out. */
 const body = kind(
   'distributor body',
-  [angle('baseDegrees', 'Spark before top centre, idling, hose off', 6, 10), nothing('turnedDegrees', 'Turned by')],
+  [
+    { ...angle('baseDegrees', 'Spark before top centre, idling, hose off', 6, 10), setAs: 'each' },
+    nothing('turnedDegrees', 'Turned by'),
+  ],
   [{ id: 'set', label: 'Set the timing, tighten the clamp', minutes: 20, money: 0 }],
   [
     {

@@ -1,7 +1,18 @@
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { Reckoner } from './Reckoner.tsx';
+import { Around, stored } from '../../__tests__/support.tsx';
+import { DwellChange } from './DwellChange.tsx';
+import { TopBench } from './TopBench.tsx';
+
+const Both = () => (
+  <Around>
+    <div>
+      <TopBench stored={stored()} />
+      <DwellChange jobId="j" cylinders={4} />
+    </div>
+  </Around>
+);
 
 beforeEach(() => localStorage.clear());
 afterEach(cleanup);
@@ -13,7 +24,7 @@ async function type(name: string, figures: readonly (readonly [label: string, te
 }
 
 describe('what a setting asks to be worked out', () => {
-  beforeEach(() => void render(<Reckoner jobId="j" cylinders={4} />));
+  beforeEach(() => void render(<Both />));
   it('true top: 26 before and 38 after, the mark is six degrees early', async () => {
     // At true top the mark is six degrees past: a spark that a light shows at 10° before it comes 16° before true top.
     expect(

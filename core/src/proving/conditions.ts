@@ -1,0 +1,84 @@
+import { addHours, differenceInMinutes, parseISO } from 'date-fns';
+import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
+import type { Model } from '../tracing/model.ts';
+import { sheetOf } from '../setup/sheets.ts';
+import { TRY_IT, type Check } from '../trails/checks.ts';
+
+/** In which condition a proof counts: that in which it was complained of. */
+export interface Wanted {
+  readonly warmth: 'hot' | 'cold' | null;
+  readonly under: NonNullable<Reading['under']> | null;
+  /** It must have stood for so long since it last ran. Hours. */
+  readonly restHours: number;
+}
+export const ANY: Wanted = { warmth: null, under: null, restHours: 0 };
+
+/** An engine that stood for less is still warm inside; by judgement. */
+export const COLD_HOURS = 6;
+
+/** What the engine itself must be tried in, by what was complained of. */
+export function tryIn({ symptom, also, pattern }: Complaint): Wanted {
+  const asked = (...of: Complaint['symptom'][]) => of.includes(symptom) || (also !== undefined && of.includes(also));
+  const warmth = pattern === 'hot' ? 'hot' : asked('hard-start') ? 'cold' : null;
+  const under =
+    pattern === 'hot'
+      ? null
+      : pattern === 'damp'
+        ? 'wet'
+        : asked('no-pull', 'misses', 'knocks')
+          ? 'load'
+          : pattern === 'now-and-then' || asked('stalls', 'dies')
+            ? 'ten minutes'
+            : null;
+  return { warmth, under, restHours: warmth === 'cold' ? COLD_HOURS : 0 };
+}
+
+/** What one check must be read in: the engine as it was complained of, any other as warm as then. */
+export const wantedOf = (check: Check, complaint: Complaint): Wanted =>
+  check.id === TRY_IT ? tryIn(complaint) : { ...ANY, warmth: complaint.pattern === 'hot' ? 'hot' : null };
+
+/** Whether a reading was taken as wanted; `ran` are the times at which it ran before. */
+export function takenAs({ warmth, under, restHours }: Wanted, reading: Reading, ran: readonly string[]): boolean {
+  if (warmth !== null && reading.warmth !== warmth) return false;
+  if (under !== null && reading.under !== under) return false;
+  const at = parseISO(reading.at);
+  return ran.every((t) => parseISO(t) >= at || differenceInMinutes(at, parseISO(t)) >= 60 * restHours);
+}
+
+/** When a reading that must wait can be taken at the soonest; undefined where it need not wait. */
+export function soonest({ restHours }: Wanted, ran: readonly string[]): string | undefined {
+  const last = [...ran].sort().at(-1);
+  return restHours > 0 && last !== undefined ? addHours(parseISO(last), restHours).toISOString() : undefined;
+}
+
+/** Times at which the engine ran, by what was read: everything taken as it runs, and every try. */
+export const ranAt = (model: Model, events: readonly JobEvent[]): string[] =>
+  events.flatMap((e) => {
+    if (e.type !== 'reading') return [];
+    const check = [...model.checks, ...model.beyond].find((c) => c.id === e.reading.checkId);
+    return e.reading.checkId === TRY_IT || check?.state.key === 'run' ? [e.reading.at] : [];
+  });
+
+export type Confirmation = 'water' | 'bypass';
+export interface Confirm {
+  readonly id: Confirmation;
+  readonly done: boolean;
+}
+
+/** What no reading shows and somebody must see to: by the machine, and by what was done for a test. */
+export function confirmations(model: Model, events: readonly JobEvent[]): Confirm[] {
+  const { machine } = model;
+  const checks = new Map([...model.checks, ...model.beyond].map((c) => [c.id, c]));
+  const bypassed = events.some((e) => {
+    if (e.type === 'fix') return e.fix.how === 'bypassed' && !e.fix.temporary;
+    if (e.type !== 'reading') return false;
+    const state = checks.get(e.reading.checkId)?.state;
+    return (state?.clipped?.length ?? 0) > 0 || (e.reading.probe?.unplugged.length ?? 0) > 0;
+  });
+  const ids: Confirmation[] = [
+    ...(machine.fit.marine ? (['water'] as const) : []),
+    ...(bypassed ? (['bypass'] as const) : []),
+  ];
+  const confirmed = sheetOf(events, 'prove')?.confirmed ?? [];
+  return ids.map((id) => ({ id, done: confirmed.includes(id) }));
+}

@@ -1,0 +1,59 @@
+import { z } from 'zod';
+
+const figure = z.number().min(-1e6).max(1e6);
+const cylinder = z.number().int().min(1).max(12);
+
+/** What a set-up bench took down, one shape a bench. Figures SI, angles of the crank in degrees, before top positive. */
+export const sheetBodySchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('points'),
+    /** Gap with the dwell that was read at it. */
+    pairs: z.array(z.object({ gapMetres: figure, dwellDegrees: figure })).max(2),
+    /** Lobe by lobe, gap in metres, in their order around the shaft. */
+    lobes: z.array(figure).max(12),
+    lost: z.enum(['none', 'moving', 'fixed']),
+  }),
+  z.object({ kind: z.literal('top'), before: figure, after: figure }),
+  z.object({
+    kind: z.literal('leads'),
+    order: z.array(cylinder).min(2).max(12),
+    turns: z.enum(['clockwise', 'anticlockwise']),
+    first: z.number().int().min(0).max(11),
+    /** Cylinder whose lead stands at each tower, clockwise from the tower that is called first. */
+    found: z.array(cylinder).max(12),
+  }),
+  z.object({
+    kind: z.literal('road'),
+    rounds: z
+      .array(
+        z.object({
+          degrees: figure,
+          noticed: z
+            .array(z.enum(['knock', 'hesitation', 'surge', 'hot start slow', 'kicks back', 'runs hot', 'pulls well']))
+            .max(7),
+          words: z.string().max(200).default(''),
+        }),
+      )
+      .max(40),
+    school: z.enum(['book', 'total', 'ear']).default('book'),
+  }),
+  z.object({
+    kind: z.literal('carburettor'),
+    done: z.array(z.string().max(20)).max(12),
+    overruled: z.array(z.object({ step: z.string().max(20), why: z.string().trim().min(1).max(200) })).max(12),
+    read: z.array(figure).max(4),
+    shows: z.enum(['vacuum', 'flow']).default('vacuum'),
+  }),
+  /** What was seen to before the job closes, ticked by hand. */
+  z.object({ kind: z.literal('prove'), confirmed: z.array(z.enum(['water', 'bypass'])).max(2) }),
+  z.object({
+    kind: z.literal('charging'),
+    celsius: figure,
+    holds: figure.optional(),
+    cutsIn: figure.optional(),
+    beltMetres: figure.optional(),
+  }),
+]);
+export type SheetBody = z.infer<typeof sheetBodySchema>;
+export type SheetKind = SheetBody['kind'];
+export type SheetOf<K extends SheetKind> = Extract<SheetBody, { kind: K }>;

@@ -1,0 +1,62 @@
+import { offTheShelf } from '../machine/part.ts';
+import type { Fix, JobEvent, Reading, Setting } from '../schema/job.ts';
+import type { Model, Plate } from './model.ts';
+
+const within = ({ low, high }: Plate, value: number): boolean => value >= low && value <= high;
+
+/** What puts this figure right: the repair of the likeliest way of failing that moves it; undefined where none does. */
+function repairOf({ faults, machine }: Model, { part, spec }: Plate): string | undefined {
+  const sound = offTheShelf(part.kind, machine.fit);
+  return faults
+    .filter((f) => f.part.id === part.id && f.mode.apply(sound, MIDDLING, machine.fit)[spec.id] !== sound[spec.id])
+    .sort((a, b) => b.weight - a.weight)[0]?.repairId;
+}
+const MIDDLING = 0.5;
+
+function readingOf(checkId: string, { id, foundAt, at, warmth, by }: Setting): Reading {
+  return {
+    id: `${id}-found`,
+    checkId,
+    value: { kind: 'number', value: foundAt! },
+    typed: '',
+    note: '',
+    at,
+    warmth: warmth ?? 'unknown',
+    faultPresent: 'unknown',
+    ...(by ? { by } : {}),
+  };
+}
+const fixOf = (repairId: string, { id, at, by }: Setting): Fix => ({
+  id: `${id}-left`,
+  repairId,
+  what: 'Set',
+  how: 'adjusted',
+  parts: '',
+  minutes: 0,
+  money: 0,
+  temporary: false,
+  at,
+  ...(by ? { by } : {}),
+});
+
+/**
+ * Events as the trace takes them: a setting says what its figure was found at, which is a reading of the check that
+ * measures it, and where it was found outside its plate and left inside, that it was put right.
+ */
+export function evidenceOf(model: Model, events: readonly JobEvent[]): readonly JobEvent[] {
+  if (!events.some((e) => e.type === 'setting')) return events;
+  return events.flatMap((event): JobEvent[] => {
+    const plate = event.type === 'setting' ? model.plates.get(event.setting.figure) : undefined;
+    if (event.type !== 'setting' || !plate) return [event];
+    const { setting } = event;
+    if (setting.foundAt === null) return [event];
+    const check = [...model.checks, ...model.beyond].find((c) => c.figure === plate.id);
+    const mended =
+      !within(plate, setting.foundAt) && within(plate, setting.leftAt) ? repairOf(model, plate) : undefined;
+    return [
+      event,
+      ...(check ? [{ type: 'reading' as const, reading: readingOf(check.id, setting) }] : []),
+      ...(mended === undefined ? [] : [{ type: 'fix' as const, fix: fixOf(mended, setting) }]),
+    ];
+  });
+}

@@ -1,0 +1,69 @@
+import { orderOfWork, type Step } from '../setup/carburettors.ts';
+import { sparkBench, type SparkBench, type Tried } from '../setup/sparkBench.ts';
+import { timingCurve, type TimingCurve } from '../setup/timingCurve.ts';
+import type { Dimension } from '../quantity/index.ts';
+import type { JobEvent } from '../schema/job.ts';
+import type { Tracer } from '../tracing/trace.ts';
+import { settingsView, type SettingView } from './plates.ts';
+
+/** A figure that can be tried on the coil and plug bench. */
+export interface TriedFigure {
+  id: string;
+  label: string;
+  dimension: Dimension;
+  low: number;
+  high: number;
+}
+/** Everything that the set-up of this machine has a bench for. */
+export interface SetUpView {
+  settings: readonly SettingView[];
+  /** With a distributor: several cylinders on one cap. */
+  cap: boolean;
+  points: boolean;
+  charges: boolean;
+  carburettors: number;
+  steps: readonly Step[];
+  tried: readonly TriedFigure[];
+  timing: TimingCurve | null;
+  bench: SparkBench | null;
+}
+
+const TRIED = [
+  'coil.primaryOhms',
+  'coil.henries',
+  'ballast.ohms',
+  'plug-1.gapMetres',
+  'plug-1.ohms',
+  'lead-1.ohms',
+  'points.dwellDegrees',
+];
+
+export function setUpView(tracer: Tracer, events: readonly JobEvent[], tried: Tried): SetUpView {
+  const { model } = tracer;
+  const { machine } = model;
+  const { fit } = machine;
+  return {
+    settings: settingsView(model, events),
+    cap: machine.partById.has('cap') && fit.cylinders > 1,
+    points: [...model.plates.keys()].some((id) => id === 'points.gapMetres' || id === 'points-1.gapMetres'),
+    charges: fit.charge !== undefined,
+    carburettors: fit.fuel && fit.air ? fit.fuel.carburettors : 0,
+    steps: fit.fuel && fit.air ? orderOfWork(fit) : [],
+    tried: TRIED.flatMap((id) => {
+      const plate = model.plates.get(id);
+      return plate
+        ? [
+            {
+              id,
+              label: `${plate.part.label}: ${plate.spec.label.toLowerCase()}`,
+              dimension: plate.spec.dimension,
+              low: plate.low,
+              high: plate.high,
+            },
+          ]
+        : [];
+    }),
+    timing: timingCurve(tracer, events),
+    bench: sparkBench(model, tried),
+  };
+}

@@ -1,0 +1,97 @@
+import {
+  BELT_METRES,
+  chargeSays,
+  CUTS_OUT_AMPS,
+  cutIn,
+  formatBand,
+  setPoint,
+  type ChargeSays,
+  type MachineBody,
+} from '@pondu/core';
+import type { StoredJob } from '../../api/types.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Answer, Care, FigureField, useFigure } from './figure.tsx';
+import { useSheet } from './useSheet.ts';
+
+const SAYS: Readonly<Record<ChargeSays, string>> = {
+  'holds low': 'It holds low: the battery never fills. Connections and belt first, then the regulator.',
+  'holds high':
+    'It holds high: it boils the battery and blows lamps. Its earth and sense wire first, then the regulator.',
+  'holds right': 'It holds where it should at this temperature.',
+  'cuts in early': 'The cut-out closes early: the battery feeds the generator at idle.',
+  'cuts in late': 'The cut-out closes late: nothing is charged at low speed.',
+  'cuts in above set point':
+    'The cut-out closes above where the regulator holds: it never charges at all. Set the cut-out first.',
+  'belt slack': 'The belt is slack: it slips under load.',
+  'belt tight': 'The belt is tight: it eats the bearings.',
+};
+
+/** Set points at the regulator's own temperature, the cut-out, the belt, and a generator's polarity. */
+export function ChargingBench({ stored, machine }: { stored: StoredJob; machine: MachineBody }) {
+  const { volts, trails } = machine.fitOut;
+  const charge = trails.find((t) => t.trail === 'charge');
+  const generator = charge?.kind === 'generator';
+  const { sheet, save } = useSheet(stored, 'charging', { kind: 'charging', celsius: 25 });
+  const key = `${stored.id}.charging`;
+  const [celsius, holds, cuts, belt] = [
+    useFigure(`${key}.celsius`, 'temperature'),
+    useFigure(`${key}.holds`, 'voltage'),
+    useFigure(`${key}.cuts`, 'voltage'),
+    useFigure(`${key}.belt`, 'length'),
+  ];
+  const found = {
+    celsius: celsius.value ?? sheet.celsius,
+    holds: holds.value ?? sheet.holds,
+    cutsIn: generator ? (cuts.value ?? sheet.cutsIn) : undefined,
+    beltMetres: belt.value ?? sheet.beltMetres,
+  };
+  const band = setPoint(volts, found.celsius);
+  const given = Object.fromEntries(Object.entries(found).filter(([, v]) => v !== undefined));
+  return (
+    <div className="grid gap-4">
+      <Care>
+        Charging batteries give off gas: no flame, aired. Rings and watch off; the battery’s earth off before a box is
+        opened.
+      </Care>
+      <p>
+        At {found.celsius.toFixed(0)} °C it should hold <b>{formatBand(band.low, band.high, 'voltage')}</b>, battery
+        charged, fast idle, loads off.
+        {generator && (
+          <>
+            {' '}
+            The cut-out closes at {formatBand(cutIn(volts).low, cutIn(volts).high, 'voltage')} and opens again at{' '}
+            {CUTS_OUT_AMPS.low} to {CUTS_OUT_AMPS.high} A the other way.
+          </>
+        )}{' '}
+        The belt gives {formatBand(BELT_METRES.low, BELT_METRES.high, 'length')} at the middle of its span.
+      </p>
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+        <FigureField label="Regulator’s temperature, °C" figure={celsius} />
+        <FigureField label="It holds, volts" figure={holds} />
+        {generator && <FigureField label="Cut-out closes at, volts" figure={cuts} />}
+        <FigureField label="Belt pressed, mm" figure={belt} />
+      </div>
+      <Answer>
+        {chargeSays({ volts, ...found })
+          .map((s) => SAYS[s])
+          .join(' ')}
+      </Answer>
+      {generator && (
+        <p className="text-[15px]">
+          After any work on generator or battery it is polarised anew before it runs:{' '}
+          {charge?.options.field === 'B'
+            ? 'field wire off the box, touched for a moment on the battery’s live terminal (the field is fed from the armature).'
+            : 'a wire for a moment from the battery’s live terminal to the generator’s main terminal (its field goes to earth).'}{' '}
+          Follow the maker’s book where there is one.
+        </p>
+      )}
+      <Button
+        className="justify-self-start"
+        disabled={[celsius, holds, cuts, belt].every((f) => f.value === undefined)}
+        onClick={() => void save({ kind: 'charging', ...given, celsius: found.celsius })}
+      >
+        Write it down
+      </Button>
+    </div>
+  );
+}

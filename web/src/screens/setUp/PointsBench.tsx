@@ -1,0 +1,109 @@
+import { calibrated, condenserBy, formatQuantity, lobesOf, type MachineBody } from '@pondu/core';
+import type { StoredJob } from '../../api/types.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { TextField } from '../../ui/Field.tsx';
+import { DwellChange } from './DwellChange.tsx';
+import { Answer, FigureField, Part, useFigure, useFigures } from './figure.tsx';
+import { useSheet } from './useSheet.ts';
+
+const LOST = [
+  { value: 'none', label: 'Even, grey' },
+  { value: 'moving', label: 'Pit in the moving contact' },
+  { value: 'fixed', label: 'Pit in the fixed contact' },
+] as const;
+/** Gaps of one cam that differ by no more than this are alike, metres: a feeler tells no finer. */
+const ALIKE = 0.03e-3;
+
+const SPREAD = {
+  even: 'Even: cam and shaft are good.',
+  shaft:
+    'It swings once a turn: shaft bent or bushes worn. Gap and timing wander with it; a module in place of the points does not mind so much.',
+  lobe: 'One lobe is worn: that cylinder’s timing is off by itself.',
+  uneven: 'Uneven without order: measure again, then think of the cam.',
+} as const;
+
+/** Gap and dwell of this cam, its lobes, and where the metal went. */
+export function PointsBench({ stored, machine }: { stored: StoredJob; machine: MachineBody }) {
+  const { sheet, put, save, changed } = useSheet(stored, 'points', {
+    kind: 'points',
+    pairs: [],
+    lobes: [],
+    lost: 'none',
+  });
+  const key = `${stored.id}.points`;
+  const pair = [
+    [useFigure(`${key}.gap1`, 'length'), useFigure(`${key}.dwell1`, 'angle')],
+    [useFigure(`${key}.gap2`, 'length'), useFigure(`${key}.dwell2`, 'angle')],
+  ] as const;
+  const wanted = useFigure(`${key}.wanted`, 'length');
+  const lobes = useFigures(`${key}.lobes`, 'length');
+  const typedPairs = pair.flatMap(([gap, dwell]) =>
+    gap.value !== undefined && dwell.value !== undefined ? [{ gapMetres: gap.value, dwellDegrees: dwell.value }] : [],
+  );
+  const pairs = typedPairs.length ? typedPairs : sheet.pairs;
+  const measured = lobes.values?.length ? lobes.values : sheet.lobes;
+  const line = pairs.length === 2 ? calibrated(pairs[0]!, pairs[1]!) : undefined;
+  const spread = measured.length > 1 ? lobesOf(measured, ALIKE) : undefined;
+  return (
+    <div className="grid gap-5 sm:grid-cols-2">
+      <Part
+        title="Gap and dwell of this cam"
+        about="Two gaps with the dwell read at each: after that, either gives the other."
+      >
+        {pair.map(([gap, dwell], k) => (
+          <div key={k} className="grid grid-cols-2 gap-2">
+            <FigureField label={`Gap ${k + 1}`} figure={gap} />
+            <FigureField label={`Dwell ${k + 1}, degrees`} figure={dwell} />
+          </div>
+        ))}
+        <FigureField label="Gap wanted" figure={wanted} />
+        <Answer>
+          {pairs.length === 2 && !line
+            ? 'These two fix no line: the wider gap must have less dwell.'
+            : line && wanted.value !== undefined
+              ? `${line.dwellAt(wanted.value).toFixed(1)}° of dwell; a tenth of a millimetre is ${Math.abs(line.slope * 1e-4).toFixed(1)}°.`
+              : line
+                ? `A tenth of a millimetre is ${Math.abs(line.slope * 1e-4).toFixed(1)}° of dwell, and as much of the timing.`
+                : ''}
+        </Answer>
+      </Part>
+      <DwellChange jobId={stored.id} cylinders={machine.fitOut.cylinders} />
+      <Part
+        title="Lobe by lobe"
+        about="The gap at each lobe in turn, in the order around the shaft, with blanks between."
+      >
+        <TextField
+          label="Gaps"
+          value={lobes.typed}
+          error={lobes.error}
+          placeholder="0.40 0.41 0.39 0.40"
+          onChange={(e) => lobes.setTyped(e.target.value)}
+        />
+        <Answer>
+          {spread
+            ? `${formatQuantity(spread.spread, 'length')} apart. ${spread.lobe ? `Lobe ${spread.lobe}. ` : ''}${SPREAD[spread.says]}`
+            : ''}
+        </Answer>
+      </Part>
+      <Part
+        title="Where the metal went"
+        about="Contacts side by side under a lamp: one pitted, the other with a pip, or both even."
+      >
+        <Choice label="Contacts" hideLabel value={sheet.lost} options={LOST} onChange={(lost) => put({ lost })} />
+        <Answer>
+          {sheet.lost === 'none'
+            ? ''
+            : `The condenser’s capacity is ${condenserBy(sheet.lost, machine.fitOut.earth)} for this coil: measure it, or renew it with the points.`}
+        </Answer>
+      </Part>
+      <Button
+        className="justify-self-start"
+        disabled={!changed && typedPairs.length === 0 && !lobes.values?.length}
+        onClick={() => void save({ ...sheet, pairs, lobes: measured })}
+      >
+        Write it down
+      </Button>
+    </div>
+  );
+}
