@@ -19,7 +19,7 @@ export class TestServer {
   }
 
   /** Resolves with the first address that it names. */
-  async start(): Promise<string> {
+  async start(more: Readonly<Record<string, string>> = {}): Promise<string> {
     this.said = '';
     const child = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
       cwd: root,
@@ -29,6 +29,7 @@ export class TestServer {
         PONDU_LOAD: join(root, 'demo'),
         PONDU_WEB: join(root, 'web/dist'),
         ...this.env,
+        ...more,
         PORT: this.port,
       },
       stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,10 +1,13 @@
 /** What a demo story is made of: a job that is played, and the file it ends in. */
-import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { createHash } from 'node:crypto';
 import {
+  freeProbeId,
   HiddenMachine,
   INSTRUMENTS,
   formatQuantity,
+  lightProbe,
   proveOut,
   seededRandom,
   Tracer,
@@ -14,8 +17,10 @@ import {
   type House,
   type JobEvent,
   type MachineBody,
+  type Photo,
   type Reading,
   type ReadingValue,
+  type SheetBody,
   type Snag,
 } from '@pondu/core';
 import { FILE_VERSION, houseSchema, ponduFileSchema, type JobFile } from '@pondu/core/schema';
@@ -124,8 +129,29 @@ export class Story {
     return this;
   }
   prove(now: Partial<Conditions> = {}): this {
-    for (const p of proveOut(this.tracer, this.complaint, this.events))
-      this.read(p.check.id, { faultPresent: 'no', ...now });
+    for (const { check, wanted } of proveOut(this.tracer, this.complaint, this.events)) {
+      if (wanted.restHours > 0) this.wait(60 * (wanted.restHours + 8));
+      const { warmth, under } = wanted;
+      this.read(check.id, { faultPresent: 'no', ...(warmth ? { warmth } : {}), ...(under ? { under } : {}), ...now });
+    }
+    return this;
+  }
+  /** The timing light at a speed. */
+  light(rpm: number, hose: 'on' | 'off' = 'off'): this {
+    const probe = lightProbe(rpm, hose);
+    this.tracer.weigher.learn(probe);
+    this.read(freeProbeId(probe), { warmth: 'hot' }).probe = probe;
+    return this;
+  }
+  sheet(body: SheetBody): this {
+    this.minute += 5;
+    this.events.push({ type: 'sheet', sheet: { id: this.id(), body, at: this.at() } });
+    return this;
+  }
+  photo(picture: string, more: Partial<Photo>): this {
+    this.minute += 2;
+    const plain = { station: '', words: '', pins: [], onCard: false, gone: false };
+    this.events.push({ type: 'photo', photo: { ...plain, id: this.id(), picture, at: this.at(), ...more } });
     return this;
   }
 }
@@ -183,6 +209,12 @@ export const snag = (id: string, what: string, weight: Snag['weight'], at: strin
   done: false,
   at: new Date(at).toISOString(),
 });
+/** A picture of the demo's own, drawn for it. */
+export function picture(id: string, file: string): NonNullable<JobFile['pictures']>[number] {
+  const bytes = readFileSync(join(import.meta.dirname, file));
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  return { id, type: 'image/jpeg', sha256, base64: bytes.toString('base64') };
+}
 const folder = join(import.meta.dirname, '../../demo');
 mkdirSync(folder, { recursive: true });
 export function write(name: string, id: string, machine: MachineBody, jobs: JobFile[]): void {

@@ -16,26 +16,28 @@ export const ANY: Wanted = { warmth: null, under: null, restHours: 0 };
 /** An engine that stood for less is still warm inside; by judgement. */
 export const COLD_HOURS = 6;
 
-/** What the engine itself must be tried in, by what was complained of. */
-export function tryIn({ symptom, also, pattern }: Complaint): Wanted {
-  const asked = (...of: Complaint['symptom'][]) => of.includes(symptom) || (also !== undefined && of.includes(also));
-  const warmth = pattern === 'hot' ? 'hot' : asked('hard-start') ? 'cold' : null;
-  const under =
-    pattern === 'hot'
-      ? null
-      : pattern === 'damp'
-        ? 'wet'
-        : asked('no-pull', 'misses', 'knocks')
-          ? 'load'
-          : pattern === 'now-and-then' || asked('stalls', 'dies')
-            ? 'ten minutes'
-            : null;
-  return { warmth, under, restHours: warmth === 'cold' ? COLD_HOURS : 0 };
+function triedIn(symptom: Complaint['symptom'], pattern: Complaint['pattern']): Wanted {
+  if (pattern === 'hot') return { ...ANY, warmth: 'hot' };
+  if (pattern === 'damp') return { ...ANY, under: 'wet' };
+  if (symptom === 'hard-start') return { ...ANY, warmth: 'cold', restHours: COLD_HOURS };
+  if (PULLED.has(symptom)) return { ...ANY, under: 'load' };
+  return pattern === 'now-and-then' || LASTS.has(symptom) ? { ...ANY, under: 'ten minutes' } : ANY;
+}
+/** What shows only as it pulls, and what shows only after a while. */
+const PULLED: ReadonlySet<Complaint['symptom']> = new Set<Complaint['symptom']>(['no-pull', 'misses', 'knocks']);
+const LASTS: ReadonlySet<Complaint['symptom']> = new Set<Complaint['symptom']>(['stalls', 'dies']);
+
+/** What the engine itself must be tried in, by what was complained of: a second symptom asks for its own trial. */
+export function triesIn({ symptom, also, pattern }: Complaint): Wanted[] {
+  const tries = [triedIn(symptom, pattern), ...(also === undefined ? [] : [triedIn(also, 'constant')])];
+  const special = tries.filter((t) => t !== ANY);
+  const each = special.length ? special : [ANY];
+  return each.filter((t, k) => each.findIndex((o) => JSON.stringify(o) === JSON.stringify(t)) === k);
 }
 
 /** What one check must be read in: the engine as it was complained of, any other as warm as then. */
-export const wantedOf = (check: Check, complaint: Complaint): Wanted =>
-  check.id === TRY_IT ? tryIn(complaint) : { ...ANY, warmth: complaint.pattern === 'hot' ? 'hot' : null };
+export const wantedOf = (check: Check, complaint: Complaint): Wanted[] =>
+  check.id === TRY_IT ? triesIn(complaint) : [complaint.pattern === 'hot' ? { ...ANY, warmth: 'hot' } : ANY];
 
 /** Whether a reading was taken as wanted; `ran` are the times at which it ran before. */
 export function takenAs({ warmth, under, restHours }: Wanted, reading: Reading, ran: readonly string[]): boolean {

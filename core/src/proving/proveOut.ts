@@ -30,12 +30,13 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
   const story = tell(evidenceOf(tracer.model, events));
   const fixed = story.fixes.length > 0;
   const failed = new Map<string, Reading>();
-  const after = new Map<string, Reading>();
+  const after = new Map<string, Reading[]>();
   for (const { reading, repaired } of story.readings) {
     const check = tracer.weigher.check(reading.checkId);
     if (!check) continue;
     // "Since the last repair": the same repairs had been done then as now, and at least one.
-    if (fixed && repaired.size === story.repaired.size) after.set(reading.checkId, reading);
+    if (fixed && repaired.size === story.repaired.size)
+      after.set(reading.checkId, [...(after.get(reading.checkId) ?? []), reading]);
     else if (!passes(tracer.weigher, check, reading.value)) failed.set(reading.checkId, reading);
   }
   const ran = ranAt(tracer.model, events);
@@ -50,20 +51,14 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
   return reasons.flatMap(([id, why]): Proof[] => {
     const check = tracer.weigher.check(id);
     if (!check) return [];
-    const reading = after.get(id);
-    const asIs = wantedOf(check, complaint);
-    const before = ran.filter((at) => at !== reading?.at);
-    return [
-      {
-        check,
-        why,
-        reading,
-        before: failed.get(id),
-        wanted: asIs,
-        soonest: soonest(asIs, ran),
-        state: stateOf(tracer, check, reading, asIs, before),
-      },
-    ];
+    const taken = after.get(id) ?? [];
+    return wantedOf(check, complaint).map((wanted): Proof => {
+      const as = (reading: Reading) => takenAs(wanted, reading, ran);
+      // The last that was taken as it should be; else the last at all, to be said what is wrong with it.
+      const reading = taken.findLast(as) ?? taken.at(-1);
+      const state = stateOf(tracer, check, reading, as);
+      return { check, why, reading, before: failed.get(id), wanted, soonest: soonest(wanted, ran), state };
+    });
   });
 }
 
@@ -71,12 +66,11 @@ function stateOf(
   tracer: Tracer,
   check: Check,
   reading: Reading | undefined,
-  wanted: Wanted,
-  ran: readonly string[],
+  as: (reading: Reading) => boolean,
 ): ProofState {
   if (!reading) return 'to do';
   if (!passes(tracer.weigher, check, reading.value)) return 'failed';
-  return takenAs(wanted, reading, ran) ? 'passed' : 'wrong conditions';
+  return as(reading) ? 'passed' : 'wrong conditions';
 }
 
 /** Proven: every proof passed and everything seen to. A job without a repair is never proven. */

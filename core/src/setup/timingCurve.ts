@@ -1,7 +1,10 @@
 import type { JobEvent } from '../schema/job.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
 import { tell } from '../tracing/events.ts';
-import type { ModelFault } from '../tracing/model.ts';
+import type { MachineParams } from '../machine/known.ts';
+import { seededRandom } from '../random/lcg.ts';
+import { drawSound, withFault } from '../tracing/draw.ts';
+import type { Model, ModelFault } from '../tracing/model.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import { shownAt } from '../trails/timing/advance.ts';
 import { BODY, POD, WEIGHTS } from '../trails/timing/ids.ts';
@@ -79,7 +82,7 @@ export function lightRows(events: readonly JobEvent[]): LightRow[] {
 
 /**
  * The measured curve against the plate's, and which of the timing's own parts would explain the difference: each is
- * played on every member of its ensemble, and the readings since the last repair judged together. Null on a machine
+ * played on many drawn machines, and the readings since the last repair judged together. Null on a machine
  * whose timing is not told.
  */
 export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): TimingCurve | null {
@@ -117,34 +120,58 @@ function speedsOf(cylinders: number): number[] {
   return Array.from({ length: STEPS + 1 }, (_v, k) => Math.round(from + ((to - from) * k) / STEPS));
 }
 
-function explain(tracer: Tracer, rows: readonly LightRow[], rpms: readonly number[]) {
-  const { model, weigher } = tracer;
-  const at = (faults: readonly ModelFault[], rpm: number, hose: 'on' | 'off') =>
-    weigher.ensemble(faults).figures(`light|${rpm}|${hose}`, (scene) => shownAt(scene.params, rpm, hose));
-  /** How well each member accounts for all rows together. */
-  const fits = (faults: readonly ModelFault[]): number[] => {
-    const told = rows.map((r) => at(faults, r.rpm, r.hose));
-    return Array.from(told[0]!, (_v, m) => rows.reduce((p, r, k) => p * chance(r.degrees, told[k]![m]!), 1));
+/** So many machines stand for one hypothesis: several readings together leave few of the tracer's own members over. */
+const DRAWS = 160;
+const SEED = 41_213;
+const drawn = new WeakMap<Model, readonly MachineParams[]>();
+function soundDraws(model: Model): readonly MachineParams[] {
+  let known = drawn.get(model);
+  if (!known) {
+    const random = seededRandom(SEED);
+    drawn.set(model, (known = Array.from({ length: DRAWS }, () => drawSound(model, random))));
+  }
+  return known;
+}
+
+/** Each drawn machine with the fault in, slight to complete, and what follows from it on this trail. */
+function drawsOf(model: Model, fault: ModelFault | undefined): readonly MachineParams[] {
+  const sound = soundDraws(model);
+  if (!fault) return sound;
+  const settle = model.machine.trails.find((t) => t.id === 'timing')?.settle;
+  const unasked = (): never => {
+    throw new RangeError('The timing settles by its own figures alone');
   };
+  return sound.map((params, k) => {
+    const failed = withFault(model, params, fault, (k + 0.5) / DRAWS);
+    return settle ? settle(unasked, failed) : failed;
+  });
+}
+
+function explain({ model }: Tracer, rows: readonly LightRow[], rpms: readonly number[]) {
+  /** How well each machine accounts for all rows together. */
+  const fits = (machines: readonly MachineParams[]): number[] =>
+    machines.map((p) => rows.reduce((whole, r) => whole * chance(r.degrees, shownAt(p, r.rpm, r.hose)), 1));
   const mean = (v: readonly number[]) => v.reduce((a, b) => a + b, 0) / v.length;
   const own = model.faults.filter((f) => f.trail === 'timing');
   // Before the light is held to it, a curve is as often right as wrong.
   const soundWeight = own.reduce((sum, f) => sum + f.weight, 0);
-  const judged = own.map((fault) => ({ fault, each: fits([fault]) }));
-  const soundFits = mean(fits([])) * soundWeight;
+  const judged = own.map((fault) => {
+    const machines = drawsOf(model, fault);
+    return { fault, machines, each: fits(machines) };
+  });
+  const soundFits = mean(fits(drawsOf(model, undefined))) * soundWeight;
   const all = soundFits + judged.reduce((sum, j) => sum + mean(j.each) * j.fault.weight, 0);
   const explained = judged
-    .map(({ fault, each }): Explained => {
-      const whole = each.reduce((a, b) => a + b, 0);
+    .map(({ fault, machines, each }): Explained => {
+      const whole = each.reduce((a, b) => a + b, 0) || 1;
+      const at = (rpm: number) => machines.reduce((sum, p, m) => sum + (shownAt(p, rpm, 'off') * each[m]!) / whole, 0);
       return {
         faultId: fault.id,
         part: fault.part.label,
         how: fault.mode.label,
         repair: model.repairs.get(fault.repairId)!.label,
         share: (mean(each) * fault.weight) / all,
-        degrees: rpms.map((rpm) =>
-          at([fault], rpm, 'off').reduce((sum, v, m) => sum + (v * each[m]!) / (whole || 1), 0),
-        ),
+        degrees: rpms.map(at),
       };
     })
     .filter((e) => e.share >= SHOWN_FROM)

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { now } from '../clock.ts';
 import type { By } from '@pondu/core/schema';
 import type { Request } from 'express';
 
@@ -6,9 +7,9 @@ import type { Request } from 'express';
 const AHEAD_MS = 5 * 60_000;
 
 /** When it was entered: the device's own time, so that what waited for a signal keeps its place, unless it cannot be. */
-export function enteredAt(at: string | undefined, now = Date.now()): string {
-  const good = at !== undefined && Date.parse(at) <= now + AHEAD_MS;
-  return good ? at : new Date(now).toISOString();
+export function enteredAt(at: string | undefined): string {
+  const good = at !== undefined && Date.parse(at) <= now() + AHEAD_MS;
+  return good ? at : new Date(now()).toISOString();
 }
 
 /** Who is asking, where the device is known by name. */

@@ -25,6 +25,8 @@ export interface ChartDot {
   readonly x: number;
   readonly y: number;
   readonly hollow?: boolean;
+  /** Drawn as a square in place of a disc. */
+  readonly square?: boolean;
   readonly label: string;
 }
 
@@ -37,6 +39,8 @@ interface Props {
   lines?: readonly ChartLine[];
   dots?: readonly ChartDot[];
   height?: number;
+  /** What lies along the bottom and up the side, in a few words. */
+  axes?: string;
   /** A figure that must be on the scale. */
   floor?: number;
 }
@@ -44,7 +48,17 @@ interface Props {
 const TONES = { ink: 'var(--ink)', lost: 'var(--lost)', well: 'var(--well)', warn: 'var(--warn)' } as const;
 
 /** Bands, lines and dots on one ground, from computed data; told apart by line and shape as well as by colour. */
-export function Chart({ summary, xWords, yWords, bands = [], lines = [], dots = [], height = 240, floor }: Props) {
+export function Chart({
+  summary,
+  xWords,
+  yWords,
+  bands = [],
+  lines = [],
+  dots = [],
+  height = 240,
+  axes,
+  floor,
+}: Props) {
   const xs = [...bands, ...lines].flatMap((s) => [...s.at]).concat(dots.map((d) => d.x));
   const ys = [
     ...bands.flatMap((b) => [...b.low, ...b.high]),
@@ -103,21 +117,25 @@ export function Chart({ summary, xWords, yWords, bands = [], lines = [], dots = 
         {lines.map((l) => (
           <path key={l.label} d={path(l)} fill="none" stroke={TONES[l.tone]} strokeWidth="2" strokeDasharray={l.dash} />
         ))}
-        {dots.map((d, k) => (
-          <circle
-            key={k}
-            cx={x(d.x)}
-            cy={y(d.y)}
-            r="5.5"
-            fill={d.hollow ? 'var(--panel)' : 'var(--do)'}
-            stroke={d.hollow ? 'var(--soft)' : 'var(--ink)'}
-            strokeWidth="1.8"
-          >
-            <title>{d.label}</title>
-          </circle>
-        ))}
+        {dots.map((d, k) => {
+          const look = {
+            fill: d.hollow ? 'var(--panel)' : 'var(--do)',
+            stroke: d.hollow ? 'var(--soft)' : 'var(--ink)',
+            strokeWidth: 1.8,
+          };
+          return d.square ? (
+            <rect key={k} x={x(d.x) - 5} y={y(d.y) - 5} width="10" height="10" {...look}>
+              <title>{d.label}</title>
+            </rect>
+          ) : (
+            <circle key={k} cx={x(d.x)} cy={y(d.y)} r="5.5" {...look}>
+              <title>{d.label}</title>
+            </circle>
+          );
+        })}
       </svg>
       <figcaption className="flex flex-wrap gap-x-5 text-[14px] text-soft">
+        {axes && <span className="basis-full text-right">{axes}</span>}
         {bands.map((b) => (
           <span key={b.label} className="flex items-center gap-1.5">
             <span

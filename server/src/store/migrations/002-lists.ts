@@ -1,8 +1,8 @@
 import type { Migration } from './migration.ts';
 
 /** Text of one source, its blanks joined; nothing where there is none. */
-const words = (...parts: string[]) => `trim(${parts.map((p) => `coalesce(${p}, '')`).join(` || ' ' || `)})`;
-const field = (path: string) => `json_extract(new.body, '$.${path}')`;
+export const words = (...parts: string[]) => `trim(${parts.map((p) => `coalesce(${p}, '')`).join(` || ' ' || `)})`;
+export const field = (path: string) => `json_extract(new.body, '$.${path}')`;
 
 const MACHINE = words(field('name'), field('kind'), field('maker'), field('year'), field('notes'));
 const JOB = words(field('title'), field('complaint.words'), field('complaint.since'), field('complaint.before'));
@@ -16,7 +16,7 @@ const EVENT = words(
 const SNAG = field('what');
 
 /** Keeps one source's line of the index in step with its row; a row that says nothing has none. */
-function kept(table: string, kind: string, ref: string, machine: string, job: string, text: string): string[] {
+export function kept(table: string, kind: string, ref: string, machine: string, job: string, text: string): string[] {
   const put = `
       DELETE FROM search_docs WHERE kind = '${kind}' AND ref = ${ref};
       INSERT INTO search_docs (kind, ref, machine_id, job_id, text)

@@ -99,7 +99,7 @@ export function DuePanel({ stored, due }: { stored: StoredMachine; due: readonly
                     .join(', ')
                 : STATE[state].label}
             </span>
-            <span className="no-print flex">
+            <span className="no-print flex basis-full justify-end">
               <Button look="quiet" onClick={() => void done(service.id)} aria-label={`Done today: ${service.what}`}>
                 Done today
               </Button>

@@ -5,7 +5,9 @@ import {
   PointerSensor,
   useSensor,
   useSensors,
+  type Announcements,
   type DragEndEvent,
+  type UniqueIdentifier,
 } from '@dnd-kit/core';
 import {
   arrayMove,
@@ -42,11 +44,24 @@ export function SnagOrder({ stored, snags }: { stored: StoredMachine; snags: rea
     if (!over || over.id === active.id) return;
     void write({ snagOrder: arrayMove(ids, ids.indexOf(String(active.id)), ids.indexOf(String(over.id))) });
   }
+  const called = (id: UniqueIdentifier) => shown.find((s) => s.id === id)?.what ?? '';
+  const place = (id: UniqueIdentifier | undefined) => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  const told: Announcements = {
+    onDragStart: ({ active }) => `Picked up ${called(active.id)}, ${place(active.id)}.`,
+    onDragOver: ({ active, over }) => `${called(active.id)}: at ${place(over?.id)}.`,
+    onDragEnd: ({ active, over }) => `${called(active.id)}: put down at ${place(over?.id)}.`,
+    onDragCancel: ({ active }) => `${called(active.id)}: left where it was.`,
+  };
   if (snags.length === 0) return null;
   return (
     <section className="card p-4" aria-label="Open snags">
       <h2 className="text-lg">Open snags</h2>
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={moved}>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragEnd={moved}
+        accessibility={{ announcements: told }}
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <ul>
             {shown.map((s) => (

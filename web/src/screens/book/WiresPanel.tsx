@@ -26,7 +26,11 @@ export function WiresPanel({ stored }: { stored: StoredMachine }) {
     <TextField label={label} value={draft[name]} onChange={(e) => setDraft({ ...draft, [name]: e.target.value })} />
   );
   return (
-    <Folded name={`Wire labels${book.wires.length ? `: ${book.wires.length}` : ''}`} className="card p-3">
+    <Folded
+      name={`Wire labels${book.wires.length ? `: ${book.wires.length}` : ''}`}
+      className="card p-3"
+      open={book.wires.length > 0}
+    >
       {book.wires.length > 0 && (
         <table className="w-full text-[15px]">
           <thead>

@@ -167,8 +167,8 @@ export function JobCardPage() {
                 {SEEN_TO[c.id].label}: <b>{c.done ? 'seen to' : 'to do'}</b>
               </li>
             ))}
-            {proof.data.proofs.map((p) => (
-              <li key={p.check.id}>
+            {proof.data.proofs.map((p, k) => (
+              <li key={k}>
                 {p.check.label}: <b>{p.state}</b>
                 {wantedWords(p.wanted) && ` (${wantedWords(p.wanted)})`}
               </li>

@@ -1,4 +1,5 @@
 import type { ProofView } from '@pondu/core';
+import { isFuture } from 'date-fns';
 import { CircleCheck, CircleDashed, CircleX, Thermometer } from 'lucide-react';
 import { Link, useSearchParams } from 'react-router';
 import { useProof, useRuler, useTrace } from '../../tracer/useTracer.ts';
@@ -22,15 +23,22 @@ const ICONS = {
   'wrong conditions': <Thermometer aria-hidden className="size-6 shrink-0 text-warn" />,
 } as const satisfies Record<ProofView['state'], unknown>;
 
+/** It cannot be taken yet: it must stand first. */
+const waits = ({ soonest }: ProofView): boolean => soonest !== undefined && isFuture(new Date(soonest));
+
 export function ProveStage(place: JobPlace) {
   const { stored, input } = place;
   const proof = useProof(input);
   const trace = useTrace(input, nowOf(stored));
   const [params, setParams] = useSearchParams();
   const proofs = proof.data?.proofs ?? [];
-  const chosen = params.get('check') ?? proofs.find((p) => p.state !== 'passed')?.check.id;
+  const open = proofs.filter((p) => p.state !== 'passed');
+  // What must stand until tomorrow comes last.
+  const chosen = params.get('check') ?? (open.find((p) => !waits(p)) ?? open[0])?.check.id;
   const ruler = useRuler(input, chosen);
-  const wanted = proofs.find((p) => p.check.id === chosen)?.wanted;
+  const own = proofs.filter((p) => p.check.id === chosen);
+  const current = own.find((p) => p.state !== 'passed') ?? own[0];
+  const wanted = current?.wanted;
   const hot = wanted?.warmth === 'hot';
   const now = {
     faultPresent: 'no' as const,
@@ -66,10 +74,10 @@ export function ProveStage(place: JobPlace) {
             </p>
           )}
           <ul className="mt-3 grid gap-2">
-            {proofs.map((p) => (
-              <li key={p.check.id}>
+            {proofs.map((p, k) => (
+              <li key={k}>
                 <Button
-                  className={`w-full !justify-start text-left ${p.check.id === chosen ? '!border-ink !border-2' : ''}`}
+                  className={`w-full !justify-start text-left ${p === current ? '!border-ink !border-2' : ''}`}
                   onClick={() => setParams({ check: p.check.id }, { replace: true })}
                 >
                   {ICONS[p.state]}

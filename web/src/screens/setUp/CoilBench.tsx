@@ -96,6 +96,7 @@ export function CoilBench({ bench, figures, typed, setTyped }: Props) {
             dash: '3 3',
           },
         ]}
+        axes="rev/min"
         floor={0}
       />
       <ul className="grid gap-1">

@@ -5,7 +5,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/States.tsx';
 
 const [FROM, TO] = [-40, 20];
-const [HEIGHT, LONG, SHORT] = [16, 9, 5];
+const [HEIGHT, LONG, SHORT] = [19, 9, 5];
 /** So much of a sheet is used across, mm; a longer tape goes on in the next strip. */
 const STRIP = 180;
 const CHECK_MM = 100;
@@ -59,6 +59,16 @@ export function TapePage() {
           viewBox={`-3 -1 ${to - from + 6} ${HEIGHT + 2}`}
           className="bg-white"
         >
+          {from === 0 && (
+            <text x="2" y={LONG + 3} fontSize="2.6" fill="black">
+              before top
+            </text>
+          )}
+          {to >= millimetres && (
+            <text x={to - from - 2} y={LONG + 3} fontSize="2.6" textAnchor="end" fill="black">
+              after
+            </text>
+          )}
           <rect x="0" y="0" width={to - from} height={HEIGHT} fill="none" stroke="black" strokeWidth="0.2" />
           {marks
             .filter((m) => m.millimetres >= from - 1e-6 && m.millimetres <= to + 1e-6)
@@ -74,7 +84,7 @@ export function TapePage() {
                 />
                 {m.long && (
                   <text x="0" y={HEIGHT - 2} fontSize="4" textAnchor="middle" fill="black">
-                    {m.degrees === 0 ? 'TOP' : `${Math.abs(m.degrees)}${m.degrees < 0 ? ' before' : ''}`}
+                    {m.degrees === 0 ? 'TOP' : Math.abs(m.degrees)}
                   </text>
                 )}
               </g>

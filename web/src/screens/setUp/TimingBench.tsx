@@ -15,6 +15,8 @@ const HOSES = [
   { value: 'on', label: 'Hose on' },
 ] as const;
 const SHOWN = 3;
+/** Less likely ones are listed and not drawn. */
+const DRAWN_FROM = 0.1;
 const DASHES = ['7 3', '3 3', '10 3 3 3'];
 const degrees = (v: number): string => `${v.toFixed(0)}°`;
 
@@ -46,8 +48,8 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
   }
   const low = band.map((b) => b.low);
   const high = band.map((b) => b.high);
-  const leading = explained.slice(0, SHOWN);
-  const lead = leading[0];
+  const leading = explained.filter((e) => e.share >= DRAWN_FROM).slice(0, SHOWN);
+  const lead = explained[0];
   const verdict =
     sound === null
       ? ''
@@ -87,11 +89,19 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
         dots={rows.map((r) => ({
           x: r.rpm,
           y: r.degrees,
-          hollow: !r.now || r.hose === 'on',
+          hollow: !r.now,
+          square: r.hose === 'on',
           label: `${r.rpm} rev/min: ${r.degrees}°, hose ${r.hose}${r.now ? '' : ', before the repair'}`,
         }))}
+        axes="rev/min; degrees of the crank before top"
         floor={0}
       />
+      {rows.length > 0 && (
+        <p className="text-[14px] text-soft">
+          Filled: as it is now{rows.some((r) => !r.now) && '; hollow: before the last repair'}
+          {bandOn && '; square: hose on'}.
+        </p>
+      )}
       <Answer>{verdict}</Answer>
       {explained.length > 0 && (
         <ul aria-label="What would explain it" className="grid gap-1">

@@ -1,0 +1,336 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Browser, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { axe, click, go, launch, named, openWindow, sees, textOf, type } from './browser.ts';
+import { TestServer } from './server.ts';
+
+let browser: Browser;
+beforeAll(async () => {
+  browser = await launch();
+});
+afterAll(() => browser.close());
+
+const field = (page: Page, label: string, at = 0) =>
+  page.waitForSelector(`xpath///label[text()="${label}"]/..//input`).then(async (first) => {
+    const all = await page.$$(`xpath///label[text()="${label}"]/..//input`);
+    return all[at] ?? first!;
+  });
+const fill = async (page: Page, label: string, text: string, at = 0): Promise<void> => {
+  const found = await field(page, label, at);
+  await found.click({ clickCount: 3 });
+  await found.type(text);
+};
+/** The application's answer under a bench's own heading. */
+const answers = (page: Page): Promise<string> =>
+  page.$$eval('main [role=status]', (all) => all.map((e) => e.textContent).join(' '));
+
+describe('the setting bench', () => {
+  it('the tractor from found to left, in thou and on the keyboard; what was found is in the trace', async () => {
+    const { page, faults, context } = await openWindow(browser);
+    await go(page, '/jobs/tractor-1/set-up');
+    await sees(page, 'Points gap');
+    await fill(page, 'Found at', '2 thou');
+    await fill(page, 'Left at', '15 thou');
+    await fill(page, 'With what', 'feeler gauge');
+    await page.keyboard.press('Enter');
+    await sees(page, 'Found at 2 thou, left at 15 thou (0.381 mm) within the band');
+    expect(await axe(page)).toEqual([]);
+    await go(page, '/jobs/tractor-1/trace');
+    // Found closed up, left right: the trace asks the engine itself before anything else is measured.
+    await page.waitForSelector('section[aria-label="Check"] h2');
+    expect(await textOf(page, 'section[aria-label="Check"] h2')).toBe('Try it: how does it start and run?');
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+
+  it('a curve with one seized weight is measured and explained, and weighs in the trace', async () => {
+    const { page, faults, context } = await openWindow(browser);
+    await go(page, '/jobs/coupe-1/set-up?bench=timing');
+    const add = async (rpm: string, degrees: string, seen: string) => {
+      await fill(page, 'Engine held at, rev/min', rpm);
+      await fill(page, 'Light shows, degrees before top', degrees);
+      await page.keyboard.press('Enter');
+      await page.waitForFunction(
+        (s) => [...document.querySelectorAll('svg title')].some((t) => t.textContent?.includes(s)),
+        {},
+        seen,
+      );
+    };
+    await add('800', '8', '800 rev/min: 8°');
+    await add('2000', '11', '2000 rev/min: 11°');
+    await add('3200', '13', '3200 rev/min: 13°');
+    await sees(page, 'Most likely: weights and springs, seized: no advance');
+    await fill(page, 'Total wanted, degrees', '32');
+    await page.waitForFunction(() =>
+      document.body.innerText.includes('It gains 5° from idle to fast: set 27° at idle.'),
+    );
+    expect(await axe(page)).toEqual([]);
+    await go(page, '/jobs/coupe-1/trace');
+    await page.waitForFunction(
+      () => document.querySelector('section[aria-label="Suspects"] li')?.textContent?.includes('Weights and springs'),
+      { timeout: 30_000 },
+    );
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+
+  it('a mark that is off is found by a stop, and a tape is printed at true scale', async () => {
+    const { page, faults, context } = await openWindow(browser);
+    await go(page, '/jobs/coupe-1/set-up?bench=top');
+    await sees(page, 'True top');
+    await fill(page, 'Stops before the mark, degrees', '26');
+    await fill(page, 'Stops after the mark, degrees', '38');
+    expect(await answers(page)).toContain('The mark comes 6.0° before true top');
+    await click(page, 'button', 'Write it down');
+    await page.waitForFunction(() => document.body.innerText.includes('Written down.'));
+    await fill(page, 'Pulley across, mm', '150 mm');
+    await click(page, 'link', 'A tape for this rim, to print');
+    await sees(page, 'Timing tape for a rim of 150.0 mm');
+    expect(await axe(page)).toEqual([]);
+    await page.emulateMediaType('print');
+    const millimetres = await page.$eval('#check-line', (l) => (l.getBoundingClientRect().width / 96) * 25.4);
+    expect(millimetres).toBeGreaterThan(99.7);
+    expect(millimetres).toBeLessThan(100.4);
+    const pdf = await page.pdf({ format: 'A4', scale: 1 });
+    expect(await lineLengths(pdf)).toContain(100);
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+
+  it('two leads swapped are found at the cap, and by which cylinders are dead', async () => {
+    const { page, faults, context } = await openWindow(browser, { width: 390, height: 844 });
+    await go(page, '/jobs/saloon-2/set-up?bench=leads');
+    await sees(page, 'By what is dead');
+    await click(page, 'button', '5');
+    await click(page, 'button', '3');
+    await page.waitForFunction(() =>
+      document.body.innerText.includes('Leads 5 and 3 swapped would do that: each sparks 120° from its moment'),
+    );
+    const towers = await page.$$('xpath///label[starts-with(text(), "Tower ")]/..//select');
+    expect(towers).toHaveLength(6);
+    await towers[1]!.select('3');
+    await towers[2]!.select('5');
+    await page.waitForFunction(() =>
+      /Leads 5 and 3 are swapped|Leads 3 and 5 are swapped/.test(document.body.innerText),
+    );
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+    expect(await axe(page)).toEqual([]);
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+});
+
+/** Lengths in whole millimetres of the straight lines in a PDF: moves and lines of its content, by its own matrix. */
+async function lineLengths(pdf: Uint8Array): Promise<number[]> {
+  const { inflateSync } = await import('node:zlib');
+  const bytes = Buffer.from(pdf);
+  const lengths: number[] = [];
+  for (let at = bytes.indexOf('stream'); at >= 0; at = bytes.indexOf('stream', at + 6)) {
+    if (bytes.subarray(at - 3, at).toString() === 'end') continue;
+    const from = bytes.indexOf('\n', at) + 1;
+    let text: string;
+    try {
+      text = inflateSync(bytes.subarray(from, bytes.indexOf('endstream', from))).toString('latin1');
+    } catch {
+      continue;
+    }
+    // Scales nest: what is drawn between q and Q is under all those before it.
+    let scale = 1;
+    const kept: number[] = [];
+    let [x, y] = [0, 0];
+    for (const line of text.split('\n')) {
+      const numbers = line.match(/-?\d*\.?\d+/g)?.map(Number) ?? [];
+      if (line.trim() === 'q') kept.push(scale);
+      else if (line.trim() === 'Q') scale = kept.pop() ?? 1;
+      else if (/ cm$/.test(line)) scale *= Math.hypot(numbers[0]!, numbers[1]!);
+      else if (/ m$/.test(line)) [x, y] = [numbers[0]!, numbers[1]!];
+      else if (/ l$/.test(line))
+        lengths.push(Math.round(((Math.hypot(numbers[0]! - x, numbers[1]! - y) * scale) / 72) * 25.4));
+    }
+  }
+  return lengths;
+}
+
+/** The page's clock, so many hours ahead. */
+const ahead = (page: Page, hours: number) =>
+  page.evaluateOnNewDocument((by) => {
+    const RealDate = Date;
+    const Moved = class extends RealDate {
+      constructor(...given: []) {
+        if (given.length === 0) super(RealDate.now() + by);
+        else super(...given);
+      }
+      static override now = () => RealDate.now() + by;
+    };
+    globalThis.Date = Moved as DateConstructor;
+  }, hours * 3_600_000);
+
+describe('prove-out over two days', () => {
+  it('a job closes through a hot soak the same day and a cold start the next; in the bays it stands with its time', async () => {
+    const server = new TestServer();
+    const url = await server.start();
+    const post = async (path: string, body: object, method = 'POST') =>
+      (await (
+        await fetch(`${url}/api${path}`, {
+          method,
+          headers: { 'content-type': 'application/json', 'x-pondu': '1' },
+          body: JSON.stringify(body),
+        })
+      ).json()) as { id: string };
+    const { id } = await post('/jobs', {
+      machineId: 'grey-saloon',
+      complaint: { symptom: 'dies', pattern: 'hot', also: 'hard-start' },
+    });
+    await post(`/jobs/${id}/readings`, { checkId: 'condenser-capacitance', typed: '0.01 µF', warmth: 'hot', note: '' });
+    await post(`/jobs/${id}/fixes`, { repairId: 'condenser.replace', what: 'Condenser renewed', how: 'replaced' });
+    const day = async (hours: number) => {
+      const opened = await openWindow(browser);
+      await ahead(opened.page, hours);
+      return opened;
+    };
+    const today = await day(0);
+    const { page } = today;
+    await page.goto(`${url}/jobs/${id}/prove`, { waitUntil: 'networkidle2' });
+    await sees(page, 'in the conditions of the complaint');
+    await click(page, 'button', 'Start the clock');
+    await page
+      .waitForSelector('xpath///button[starts-with(., "Read now")]')
+      .then((b) => b!.evaluate((e) => (e as HTMLButtonElement).click()));
+    const word = (text: string) =>
+      page.waitForSelector(
+        `xpath///button[@role="radio" and contains(., "${text}")] | //button[contains(., "${text}")]`,
+      );
+    await (await word('runs even'))!.click();
+    await click(page, 'button', 'Save reading');
+    await sees(page, 'now runs even');
+    // The check itself, hot; and every spark.
+    await page.waitForSelector('#reading').then((box) => box!.type('0.22'));
+    await page.keyboard.press('Enter');
+    await sees(page, 'now 0.22');
+    await (await word('good on all'))!.click();
+    await click(page, 'button', 'Save reading');
+    await sees(page, 'now good on all');
+    await page
+      .waitForSelector('xpath///button[starts-with(., "Let it stand until it is cold")]')
+      .then((b) => b!.evaluate((e) => (e as HTMLButtonElement).click()));
+    await sees(page, 'Waits for a cold start, until');
+    await page.goto(`${url}/`, { waitUntil: 'networkidle2' });
+    await sees(page, 'Waits for a cold start until');
+    const calendar = await (await fetch(`${url}/api/due.ics`)).text();
+    expect(calendar).toContain('SUMMARY:Grey saloon: cold start');
+    expect(today.faults).toEqual([]);
+    await today.context.close();
+
+    await server.stop();
+    await server.start({ PONDU_CLOCK_AHEAD: '20' });
+    const next = await day(20);
+    await next.page.goto(`${url}/jobs/${id}/prove`, { waitUntil: 'networkidle2' });
+    await sees(next.page, 'its time has come');
+    const even = await next.page.waitForSelector(
+      'xpath///button[contains(., "runs even")][not(contains(., "Try it"))]',
+    );
+    // What was understood yesterday is asked anew.
+    await click(next.page, 'button', 'Understood');
+    await even!.click();
+    await click(next.page, 'button', 'Save reading');
+    await sees(next.page, 'Everything is proved.');
+    await click(next.page, 'button', 'Close the job');
+    await sees(next.page, 'job card');
+    await sees(next.page, 'passed (cold, after 6 hours of standing)');
+    expect(next.faults).toEqual([]);
+    await next.context.close();
+    await server.remove();
+  });
+});
+
+describe('photos before it comes apart', () => {
+  it('taken without a signal on a phone, pinned, they arrive once and print on the card', async () => {
+    const { page, faults, context } = await openWindow(browser, { width: 390, height: 844 });
+    await go(page, '/jobs/lorry-1/repair');
+    await sees(page, 'Photos before it comes apart');
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await page.setOfflineMode(true);
+    await sees(page, 'No connection');
+    await (await page.waitForSelector('xpath///summary[contains(., "Photos before it comes apart")]'))!.click();
+    const input = await page.waitForSelector('input[type=file]');
+    const text = join(import.meta.dirname, '../.cache/not-a-picture.jpg');
+    writeFileSync(text, 'this is no picture at all, only words');
+    await (input as unknown as { uploadFile: (...p: string[]) => Promise<void> }).uploadFile(
+      text,
+      join(import.meta.dirname, '../scripts/demo/cap.jpg'),
+    );
+    await sees(page, '“not-a-picture.jpg” is no JPEG, PNG or WebP picture.');
+    const picture = await page.waitForSelector('li img');
+    await page.waitForFunction(() => (document.querySelector('li img') as HTMLImageElement).naturalWidth > 0);
+    await picture!.click({ offset: { x: 60, y: 40 } });
+    await type(page, 'What it shows', 'Cap with its leads');
+    await type(page, 'Pin 1: wire to terminal, which way it points', 'number one');
+    await click(page, 'button', 'Save the words');
+    await sees(page, '3 entries wait');
+    expect(await axe(page)).toEqual([]);
+    await page.setOfflineMode(false);
+    await page.waitForFunction(() => !document.body.innerText.includes('entries wait'), { timeout: 30_000 });
+    await page.locator(named('checkbox', 'On the card')).click();
+    await page.reload({ waitUntil: 'networkidle2' });
+    const job = await page.evaluate(
+      async () =>
+        (await (await fetch('/api/jobs/lorry-1')).json()) as {
+          events: { type: string; photo?: { picture: string } }[];
+        },
+    );
+    const photos = job.events.filter((e) => e.type === 'photo');
+    expect(new Set(photos.map((p) => p.photo!.picture)).size).toBe(1);
+    const kept = await page.evaluate(async (p) => {
+      const got = await fetch(`/api/jobs/lorry-1/pictures/${p}`);
+      return { type: got.headers.get('content-type'), bytes: (await got.arrayBuffer()).byteLength };
+    }, photos[0]!.photo!.picture);
+    expect(kept.type).toBe('image/jpeg');
+    expect(kept.bytes).toBeGreaterThan(3000);
+    await go(page, '/jobs/lorry-1/card');
+    await sees(page, 'Cap with its leads');
+    await sees(page, '1: number one');
+    await page.waitForFunction(() => (document.querySelector('article img') as HTMLImageElement).naturalWidth > 0);
+    expect(faults.filter((f) => !/ERR_INTERNET_DISCONNECTED/.test(f))).toEqual([]);
+    await context.close();
+  });
+});
+
+describe('the book', () => {
+  it('a service is kept in view, a snag moved with the keyboard, and a word of years ago found', async () => {
+    const { page, faults, context } = await openWindow(browser);
+    await go(page, '/machines/doctors-coupe');
+    await sees(page, 'Its book');
+    await sees(page, 'Over the years');
+    await type(page, 'To be done', 'Brake fluid');
+    await click(page, 'button', 'Keep in view');
+    await sees(page, 'Say after how many months, or after how much on its meter.');
+    await type(page, 'Every, months', '24');
+    await click(page, 'button', 'Keep in view');
+    await page.locator(named('button', 'Done today: Brake fluid')).wait();
+    const snags = () =>
+      page.$$eval('section[aria-label="Open snags"] li > span:first-of-type', (all) => all.map((e) => e.textContent));
+    expect((await snags())[0]).toBe('Fuel hose cracked at the pump');
+    await page.focus('button[aria-label="Move: Thermostat opens late"]');
+    await page.keyboard.press('Space');
+    await page.waitForFunction(() => /: at place 2 of 3/.test(document.body.textContent ?? ''));
+    await page.keyboard.press('ArrowUp');
+    await page.waitForFunction(() => /: at place 1 of 3/.test(document.body.textContent ?? ''));
+    await page.keyboard.press('Space');
+    await page.waitForFunction(
+      () =>
+        document.querySelector('section[aria-label="Open snags"] li > span:first-of-type')?.textContent ===
+        'Thermostat opens late',
+    );
+    await page.reload({ waitUntil: 'networkidle2' });
+    await sees(page, 'Brake fluid');
+    expect((await snags())[0]).toBe('Thermostat opens late');
+    await page.type('section[aria-label="Book"] input[type=search]', 'grease');
+    await page.waitForFunction(() => document.querySelectorAll('section[aria-label="Book"] tbody tr').length === 2);
+    expect(await axe(page)).toEqual([]);
+    await click(page, 'link', 'Flags to print');
+    await sees(page, 'Coil − → Distributor');
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+});

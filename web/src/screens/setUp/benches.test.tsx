@@ -1,0 +1,215 @@
+import { setUpView, Tracer, type JobEvent } from '@pondu/core';
+import { storedMachineSchema } from '@pondu/core/schema';
+import { cleanup, render, screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Around, house, machine, stored, tracer } from '../../__tests__/support.tsx';
+import { CarburettorBench } from './CarburettorBench.tsx';
+import { ChargingBench } from './ChargingBench.tsx';
+import { CoilBench, triedOf } from './CoilBench.tsx';
+import { FastenersBench } from './FastenersBench.tsx';
+import { LeadsBench } from './LeadsBench.tsx';
+import { PointsBench } from './PointsBench.tsx';
+import { RoadBench } from './RoadBench.tsx';
+import { TimingBench } from './TimingBench.tsx';
+
+const sent: { path: string; body: unknown }[] = [];
+beforeEach(() => {
+  localStorage.clear();
+  sent.length = 0;
+  vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
+    sent.push({ path, body: JSON.parse(String(init.body)) as unknown });
+    return Promise.resolve(new Response(JSON.stringify(stored()), { status: 201 }));
+  });
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+const shown = (bench: React.ReactElement) => render(<Around>{bench}</Around>);
+const fill = (label: string, text: string) => userEvent.type(screen.getByLabelText(label), text);
+const statuses = () =>
+  screen
+    .getAllByRole('status')
+    .map((s) => s.textContent)
+    .join(' ');
+
+describe('firing order', () => {
+  it('says which leads are swapped once the towers are set as found', async () => {
+    shown(<LeadsBench stored={stored()} machine={{ ...machine, firingOrder: '1-3-4-2' }} />);
+    await userEvent.selectOptions(screen.getByLabelText('Tower 2'), '4');
+    await userEvent.selectOptions(screen.getByLabelText('Tower 3'), '3');
+    expect(statuses()).toContain('Leads 3 and 4 are swapped');
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('tower 2: 3, found 4');
+    await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+    expect(sent[0]).toMatchObject({
+      path: '/api/jobs/job-1/sheets',
+      body: { body: { kind: 'leads', found: [1, 4, 3, 2] } },
+    });
+  });
+  it('two dead cylinders name the swap; an order that cannot be is said at its field and kept', async () => {
+    shown(<LeadsBench stored={stored()} machine={{ ...machine, firingOrder: '1-3-4-2' }} />);
+    await userEvent.click(screen.getByRole('button', { name: '1' }));
+    await userEvent.click(screen.getByRole('button', { name: '2' }));
+    expect(statuses()).toMatch(/Leads 1 and 2 swapped.*180°.*neighbours/);
+    await userEvent.clear(screen.getByLabelText('Firing order'));
+    await fill('Firing order', '1-3-3-2');
+    expect(screen.getByRole('alert').textContent).toBe('Cylinder 3 stands there twice.');
+    expect(screen.getByLabelText<HTMLInputElement>('Firing order').value).toBe('1-3-3-2');
+  });
+  it('the leads are stabbed one by one, the way the rotor turns', async () => {
+    shown(<LeadsBench stored={stored()} machine={{ ...machine, firingOrder: '1-3-4-2' }} />);
+    const stab = within(screen.getByRole('region', { name: 'Stab the leads anew' }));
+    expect(stab.getByText(/1 of 4/).textContent).toContain('lead of cylinder 1 into tower 1');
+    await userEvent.click(screen.getByRole('radio', { name: 'Anticlockwise' }));
+    await userEvent.click(stab.getByRole('button', { name: 'It is in' }));
+    expect(stab.getByText(/2 of 4/).textContent).toContain('lead of cylinder 3 into tower 4');
+  });
+});
+
+describe('points', () => {
+  it('two gaps with their dwell give the third, and a bent shaft is told from a worn lobe', async () => {
+    shown(<PointsBench stored={stored()} machine={machine} />);
+    await fill('Gap 1', '0.3');
+    await fill('Dwell 1, degrees', '60');
+    await fill('Gap 2', '0.5');
+    await fill('Dwell 2, degrees', '50');
+    await fill('Gap wanted', '0.4');
+    expect(statuses()).toContain('55.0° of dwell; a tenth of a millimetre is 5.0°');
+    await fill('Gaps', '0.40 0.40 0.31 0.40');
+    expect(statuses()).toContain('Lobe 3.');
+    await userEvent.click(screen.getByRole('radio', { name: 'Pit in the fixed contact' }));
+    expect(statuses()).toContain('too small');
+  });
+});
+
+describe('coil and plugs', () => {
+  const view = setUpView(tracer, [], {});
+  it('says where the spark runs short, and takes figures to try', async () => {
+    const setTyped = vi.fn();
+    const bench = setUpView(tracer, [], { 'ballast.ohms': 0.01 }).bench!;
+    shown(<CoilBench bench={bench} figures={view.tried} typed={{ 'coil.primaryOhms': 'much' }} setTyped={setTyped} />);
+    expect(screen.getByText(/Too much current for points/)).toBeTruthy();
+    expect(screen.getByRole('status').textContent).toMatch(/^Fit .*Ω before the coil/);
+    expect(screen.getByRole('alert')).toBeTruthy();
+    await userEvent.type(screen.getByLabelText(/primary resistance/i), '3');
+    expect(setTyped).toHaveBeenCalledWith({ 'coil.primaryOhms': 'much3' });
+  });
+  it('only what can be read is tried', () => {
+    expect(triedOf({ 'coil.primaryOhms': '3.2', 'ballast.ohms': 'x' }, view.tried)).toEqual({
+      'coil.primaryOhms': 3.2,
+    });
+  });
+});
+
+describe('timing', () => {
+  const timed = new Tracer(
+    storedMachineSchema.parse({
+      ...machine,
+      fitOut: {
+        ...machine.fitOut,
+        trails: [...machine.fitOut.trails, { trail: 'timing', kind: 'weights', options: {} }],
+      },
+    }),
+    house,
+  );
+  it('a reading goes up as a probe, hot; nothing is sent before both figures can be read', async () => {
+    shown(<TimingBench stored={stored()} timing={setUpView(timed, [], {}).timing!} />);
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add' }).disabled).toBe(true);
+    await fill('Engine held at, rev/min', '2000');
+    await fill('Light shows, degrees before top', '19');
+    await userEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(sent[0]).toMatchObject({
+      path: '/api/jobs/job-1/readings',
+      body: { typed: '19', warmth: 'hot', probe: { instrument: 'timing light', rpm: 2000, hose: 'off' } },
+    });
+  });
+  it('names the part that explains the curve, with its repair, and the base for a total', async () => {
+    const row = (id: string, rpm: number, degrees: number): JobEvent => ({
+      type: 'reading',
+      reading: {
+        id,
+        checkId: `light-${rpm}`,
+        probe: {
+          instrument: 'timing light',
+          live: 'timing-body',
+          earth: '',
+          state: 'fast',
+          unplugged: [],
+          rpm,
+          hose: 'off',
+        },
+        value: { kind: 'number', value: degrees },
+        typed: '',
+        note: '',
+        at: '2026-01-01T10:00:00Z',
+        warmth: 'hot',
+        faultPresent: 'yes',
+      },
+    });
+    const timing = setUpView(timed, [row('a', 800, 8), row('b', 3200, 12)], {}).timing!;
+    shown(<TimingBench stored={stored()} timing={timing} />);
+    expect(screen.getAllByRole('status')[0]!.textContent).toMatch(/seized: no advance.*Free and oil the weights/);
+    await fill('Total wanted, degrees', '34');
+    expect(statuses()).toMatch(/gains 4° from idle to fast: set 30° at idle.*kicks back/);
+  });
+});
+
+describe('road test, carburettor, charging, tightening', () => {
+  it('a round is written down with what was noticed, and the next is proposed', async () => {
+    const rounds = [{ degrees: 8, noticed: [], words: '' }];
+    const events: JobEvent[] = [
+      { type: 'sheet', sheet: { id: 's', at: '2026-01-01T10:00:00Z', body: { kind: 'road', school: 'book', rounds } } },
+    ];
+    shown(<RoadBench stored={stored(events)} />);
+    expect(statuses()).toContain('Next round: 10');
+    await fill('Set to, degrees before top at idle', '10');
+    await userEvent.click(screen.getByRole('button', { name: 'Knocks' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Round done' }));
+    expect(sent[0]!.body).toMatchObject({ body: { rounds: [rounds[0], { degrees: 10, noticed: ['knock'] }] } });
+  });
+  it('a step waits for those before it, and may be passed over with a word', async () => {
+    const steps = setUpView(tracer, [], {}).steps;
+    expect(steps).toEqual([]);
+    shown(
+      <CarburettorBench
+        stored={stored()}
+        carburettors={2}
+        gauge={undefined}
+        steps={[
+          { id: 'timing', label: 'Timing', why: 'First.', after: [] },
+          { id: 'mixture', label: 'Mixture', why: 'Then.', after: ['timing'] },
+        ]}
+      />,
+    );
+    const [, mixture] = screen.getAllByRole('listitem');
+    expect(within(mixture!).getByRole<HTMLButtonElement>('button', { name: 'Done' }).disabled).toBe(true);
+    expect(within(mixture!).getByText('First: timing.')).toBeTruthy();
+    await userEvent.click(within(mixture!).getByRole('button', { name: 'Pass over' }));
+    await userEvent.type(within(mixture!).getByLabelText('Because'), 'screw sealed');
+    await userEvent.click(within(mixture!).getByRole('button', { name: 'Pass it over' }));
+    expect(sent[0]!.body).toMatchObject({ body: { overruled: [{ step: 'mixture', why: 'screw sealed' }] } });
+    await fill('Carburettor 1', '60');
+    await fill('Carburettor 2', '50');
+    expect(statuses()).toMatch(/18 % apart\. 1 holds back: open it; 2 runs ahead: close it/);
+  });
+  it('the set point follows the temperature, and a cut-out above it is said first', async () => {
+    const charge = { trail: 'charge', kind: 'generator', options: { field: 'A' } };
+    const fitOut = { ...machine.fitOut, trails: [...machine.fitOut.trails, charge] };
+    shown(<ChargingBench stored={stored()} machine={storedMachineSchema.parse({ ...machine, fitOut })} />);
+    await fill('Regulator’s temperature, °C', '65');
+    expect(screen.getByText(/At 65 °C it should hold/).textContent).toMatch(/13\.5.*14\.2/);
+    await fill('It holds, volts', '13');
+    await fill('Cut-out closes at, volts', '13.2');
+    expect(statuses()).toContain('never charges at all');
+    expect(screen.getByText(/polarised anew/).textContent).toContain('main terminal');
+  });
+  it('an M10 of 8.8 takes 50, oiled 38; a plug its turns', async () => {
+    shown(<FastenersBench jobId="j" />);
+    await userEvent.selectOptions(screen.getByLabelText('Thread'), 'M10');
+    expect(statuses()).toMatch(/5[01] N m \(37 lb ft\)/);
+    await userEvent.click(screen.getByRole('radio', { name: 'Oiled' }));
+    expect(statuses()).toMatch(/38 N m/);
+    expect(statuses()).toMatch(/half a turn past finger-tight new, a twelfth of a turn used/);
+  });
+});
