@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import { houseSchema, storedMachineSchema } from '@pondu/core/schema';
 import { POLICIES, Tracer, type Policy } from '@pondu/core';
+import { holeFigures } from './holes.ts';
 import { KINDS } from './kinds.ts';
 import { againstOptimal } from './optimal.ts';
 import { solverFigures } from './solver.ts';
@@ -162,7 +163,10 @@ const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
 else if (process.argv.includes('replays')) process.stdout.write(`${JSON.stringify(replayFigures(), null, 2)}\n`);
-else if (process.argv.includes('stress')) {
+else if (process.argv.includes('holes')) {
+  const benched = Object.fromEntries(Object.keys(KINDS).map((k) => [k, machineOf(k)]));
+  process.stdout.write(`${JSON.stringify(holeFigures(house, benched), null, 2)}\n`);
+} else if (process.argv.includes('stress')) {
   const kinds = Object.keys(KINDS).filter((k) => !ONLY || k.includes(ONLY));
   const figures = kinds.map((k) => [k, stressOf(machineOf(k), house, dearFrom, STRESS_EVERY)]);
   process.stdout.write(`${JSON.stringify(Object.fromEntries(figures), null, 2)}\n`);

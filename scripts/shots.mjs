@@ -15,7 +15,6 @@ const PHONE = { width: 390, height: 844 };
 /** name, path, text to wait for, and what differs from a light 1280 × 800. */
 const SHOTS = [
   ['bays', '/', 'Morrowick', {}],
-  ['look', '/jobs/tractor-1/look', 'Suspects', {}],
   ['trace', '/jobs/launch-1/trace?check=coil-minus-closed', 'when well', { typed: '6.2' }],
   [
     'trace-phone',
@@ -23,16 +22,17 @@ const SHOTS = [
     'when well',
     { size: PHONE, typed: '6.2', theme: 'dim' },
   ],
-  ['trace-branches', '/jobs/pilot-1/trace', 'Suspects', {}],
   ['trace-trails', '/jobs/coupe-2/trace', 'Suspects', {}],
   ['trace-soak', '/jobs/estate-1/trace', 'Soak test', {}],
   ['yard', '/jobs/pilot-1/yard?check=charge-peak-loaded', 'Measure with', {}],
   ['repair', '/jobs/saloon-1/repair', 'Why:', {}],
   ['set-up', '/jobs/saloon-1/set-up', 'Points gap', {}],
+  ['timing', '/jobs/coupe-4/set-up?bench=timing', 'rev/min', {}],
   ['prove', '/jobs/van-1/prove', 'What failed must pass', {}],
   ['card', '/jobs/saloon-1/card', 'Should be', {}],
   ['fit', '/machines/hill-quad/fit', 'no longer made', {}],
   ['machine', '/machines/ferry-lorry', 'What it gives', {}],
+  ['book', '/machines/doctors-coupe', 'Its book', {}],
   ['new-machine', '/machines/new', 'What makes', {}],
   ['new-job', '/new', 'Which machine', {}],
   ['shop', '/shop', 'What repairs cost here', {}],

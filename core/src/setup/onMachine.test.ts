@@ -7,7 +7,7 @@ import { measure, solveTransient } from '../network/index.ts';
 import { drawSound } from '../tracing/draw.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { freeProbeId } from '../trails/freeProbe.ts';
-import { baseForTotal, lightProbe, lightRows, timingCurve, weightsPlate } from './timingCurve.ts';
+import { baseForTotal, lightProbe, lightRows, timingCurve } from './timingCurve.ts';
 import { sparkBench } from './sparkBench.ts';
 
 const light = (rpm: number, degrees: number, hose: 'on' | 'off' = 'off') => {
@@ -88,9 +88,7 @@ describe('the measured timing against the plate', () => {
         .sort(),
     ).toEqual(['timing-pod.hose', 'timing-pod.leaks']);
   });
-  it('without weights there is no plate of theirs; untold timing has no curve', () => {
-    expect(weightsPlate(weights)).not.toBeNull();
-    expect(weightsPlate(new Tracer(TIMED['by-hand']!, house))).toBeNull();
+  it('untold timing has no curve', () => {
     expect(timingCurve(new Tracer(machine(), house), [])).toBeNull();
   });
   it('by hand: 34° wanted and 24° of weights ask for 10° at idle', () => {

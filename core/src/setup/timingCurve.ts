@@ -7,7 +7,7 @@ import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import { shownAt } from '../trails/timing/advance.ts';
-import { BODY, POD, WEIGHTS } from '../trails/timing/ids.ts';
+import { BODY, POD } from '../trails/timing/ids.ts';
 
 /** One reading of the light at a speed, degrees before top. */
 export interface LightRow {
@@ -184,10 +184,3 @@ function explain({ model }: Tracer, rows: readonly LightRow[], rpms: readonly nu
  * `gain` is what the light moved from idle to fast, hose off. Degrees.
  */
 export const baseForTotal = (total: number, gain: number): number => total - gain;
-
-/** Where the weights of this machine should begin and end, rev/min; null where it has none. */
-export function weightsPlate(tracer: Tracer) {
-  const plate = (figure: string) => tracer.model.plates.get(`${WEIGHTS}.${figure}`);
-  const [start, full] = [plate('startRpm'), plate('fullRpm')];
-  return start && full ? { start, full } : null;
-}

@@ -201,7 +201,8 @@ export class Weigher {
     const carried = this.carried(single, story);
     const hopeful = this.hopeful(carried, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
     const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
-    const outsideLog = this.outsideLog(story, complaint);
+    const complained = logSum(first.map((h) => this.weigh(h, tell([]), complaint).log));
+    const outsideLog = this.outsideLog(story, complaint, complained);
     const top = Math.max(outsideLog, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(outsideLog - top));
     return {
@@ -260,9 +261,12 @@ export class Weigher {
     });
   }
 
-  private outsideLog(story: Story, complaint: Complaint): number {
-    // What no trail knows explains two symptoms no better than it would each of them.
-    const prior = Math.log(SHARES.outside) + saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS);
+  /** `complained`: log p(complaint) by all that the trails know. */
+  private outsideLog(story: Story, complaint: Complaint, complained: number): number {
+    // What no trail knows explains two symptoms no better than it would each of them, and a rare complaint no better
+    // than all that is known does: it is no likelier for being seldom asked about.
+    const explains = Math.min(saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS), complained);
+    const prior = Math.log(SHARES.outside) + explains;
     return logSum(
       HANDS.map((hands) => {
         let log = prior + Math.log(hands.share);

@@ -39,7 +39,7 @@ export function WiresPanel({ stored }: { stored: StoredMachine }) {
               <th>To</th>
               <th>Is</th>
               <th>By the book</th>
-              <th className="no-print w-24" />
+              <td className="no-print w-24" />
             </tr>
           </thead>
           <tbody>
