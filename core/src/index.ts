@@ -59,6 +59,7 @@ export { dueOf, pacePerDay, type DueLine } from './book/due.ts';
 export type { KitLine } from './book/kit.ts';
 export { photosOf } from './book/photos.ts';
 export type * from './book/history.ts';
+export * from './views/ahead.ts';
 export * from './views/book.ts';
 export * from './views/setUp.ts';
 export { absurd } from './tracing/plausible.ts';

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { unpacked } from '@pondu/core';
 import { newJob, newMachine, problemIn, start, type Started } from './start.ts';
 
 let s: Started;
@@ -17,7 +18,10 @@ const PNG = Buffer.from(
 );
 const sha = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex');
 const putPicture = (id: string, bytes: Buffer, on = job) =>
-  s.api.put(`/api/jobs/${on}/pictures/${id}`).set({ 'content-type': 'application/octet-stream', 'x-pondu': '1' }).send(bytes);
+  s.api
+    .put(`/api/jobs/${on}/pictures/${id}`)
+    .set({ 'content-type': 'application/octet-stream', 'x-pondu': '1' })
+    .send(bytes);
 
 describe('pictures', () => {
   it('goes up once, comes back as it was, and is known by its hash', async () => {
@@ -160,6 +164,25 @@ describe('benches, times and the book', () => {
         .send({ book: { services: [{ id: 'x', what: 'Nothing' }] } })
         .expect(422),
     );
+  });
+  it('a job’s first screen is worked out with its bay, and holds for these versions alone', async () => {
+    problemIn(await s.api.get(`/api/jobs/${job}/ahead`).expect(404));
+    await s.api.get('/api/jobs?stage=open').expect(200);
+    await s.summaries.idle();
+    const { stand, packed } = (await s.api.get(`/api/jobs/${job}/ahead`).expect(200)).body as {
+      stand: string;
+      packed: string;
+    };
+    const stored = (await s.api.get(`/api/jobs/${job}`)).body as { version: number };
+    expect(stand.split('/')[0]).toBe(String(stored.version));
+    const now = 'faultPresent=yes';
+    const trace = (await s.api.get(`/api/jobs/${job}/trace?${now}`).expect(200)).body as { ranked: { id: string }[] };
+    expect(unpacked(packed).trace.ranked.map((r) => r.id)).toEqual(trace.ranked.map((r) => r.id));
+    s.summaries.want([]);
+    await s.api.patch(`/api/jobs/${job}`).send({ title: 'changed' }).expect(200);
+    const after = await s.api.get(`/api/jobs/${job}/ahead`);
+    if (after.status === 200) expect((after.body as { stand: string }).stand).not.toBe(stand);
+    else expect(after.status).toBe(404);
   });
   it('the book is the machine’s own jobs with all that happened on them', async () => {
     const machineId = ((await s.api.get(`/api/jobs/${job}`)).body as { machineId: string }).machineId;

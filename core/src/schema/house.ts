@@ -51,6 +51,8 @@ export const houseSchema = z
     sureness: z.number().min(0.8, 'Between 0.8 and 0.999.').max(0.999, 'Between 0.8 and 0.999.').default(0.98),
     /** Which check comes first: what tells most for its minutes, the trail in its order, or its middle. */
     policy: z.enum(['cheapest information', 'walk in order', 'halve']).default('cheapest information'),
+    /** By what a timing is set: the book, the total, or the ear. */
+    timing: z.enum(['book', 'total', 'ear']).default('book'),
     /** From this price on a part is dear and is called guilty by two checks; a tenth of the machine's worth when null. */
     dearFrom: z.number().min(0).max(1e6).nullable().default(null),
     /** How often each trail lets an engine down here, against the others, where it is not what is usual. */

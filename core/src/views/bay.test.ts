@@ -4,6 +4,7 @@ import type { JobBody, JobEvent } from '../schema/job.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { TracerCache } from '../tracing/tracerCache.ts';
 import { baySummary, nowOf } from './bay.ts';
+import { traceView } from './views.ts';
 import { modelView, wellsView } from './model.ts';
 
 const tracer = new Tracer(machine(), house);
@@ -24,22 +25,25 @@ const cold: JobEvent[] = [
   reading('ballast-ohms', 'OL'),
 ];
 
+const bayOf = (body: JobBody, events: readonly JobEvent[]) =>
+  baySummary(tracer, traceView(tracer, body.complaint, events, nowOf(body, events)), body, events);
+
 describe('what a bay shows', () => {
   it('names nobody before anything was read, and the check that comes first', () => {
-    const bay = baySummary(tracer, job(), []);
+    const bay = bayOf(job(), []);
     expect(bay.lost).toBeNull();
     expect(bay.next).toBe(tracer.trace(noFire, [], nowOf(job(), [])).ranked[0]!.check.label);
     expect(bay.states.map((s) => s.id)).toEqual(bay.stations.map((s) => s.id));
   });
   it('names the suspect that leads, and the repair that is called for', () => {
-    const bay = baySummary(tracer, job(), cold);
+    const bay = bayOf(job(), cold);
     expect(bay.lost).toMatchObject({ part: 'Ballast resistor', how: 'burnt out' });
     expect(bay.next).toMatch(/^Replace the ballast/);
   });
   it('follows the stage and what was done', () => {
-    expect(baySummary(tracer, job({ stage: 'set up' }), cold).next).toBe('Set it up');
-    expect(baySummary(tracer, job({ stage: 'prove' }), cold).next).toBe('Prove it, then close');
-    expect(baySummary(tracer, job(), [...cold, fix('ballast.replace')]).next).not.toMatch(/^Replace/);
+    expect(bayOf(job({ stage: 'set up' }), cold).next).toBe('Set it up');
+    expect(bayOf(job({ stage: 'prove' }), cold).next).toBe('Prove it, then close');
+    expect(bayOf(job(), [...cold, fix('ballast.replace')]).next).not.toMatch(/^Replace/);
   });
 });
 

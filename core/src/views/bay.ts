@@ -2,7 +2,7 @@ import type { Station } from '../machine/trail.ts';
 import type { Conditions, JobBody, JobEvent } from '../schema/job.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import type { StationState } from '../tracing/stations.ts';
-import { traceView, type TraceView } from './views.ts';
+import type { TraceView } from './views.ts';
 
 /** What a bay shows of its job: the trail as one line, where it is lost, and what comes next. */
 export interface BaySummary {
@@ -54,8 +54,8 @@ function openStations(tracer: Tracer, { trails }: TraceView): readonly Station[]
   return most.stations;
 }
 
-export function baySummary(tracer: Tracer, job: JobBody, events: readonly JobEvent[]): BaySummary {
-  const trace = traceView(tracer, job.complaint, events, nowOf(job, events));
+/** `trace`: the job as it stands, with `nowOf` it. */
+export function baySummary(tracer: Tracer, trace: TraceView, job: JobBody, events: readonly JobEvent[]): BaySummary {
   const [first] = trace.suspects;
   return {
     stations: openStations(tracer, trace).map(({ id, label }) => ({ id, label })),

@@ -1,4 +1,4 @@
-import type { Summary } from '@pondu/core';
+import { packed, type Summary } from '@pondu/core';
 import { QueryTypes } from 'sequelize';
 import { Problem } from '../http/problem.ts';
 import type { Store } from '../store/database.ts';
@@ -7,6 +7,11 @@ import { getJob } from '../store/jobs.ts';
 import { STAND } from '../store/lists.ts';
 import { getMachine } from '../store/machines.ts';
 import type { Compute } from './compute.ts';
+
+interface Made {
+  summary: Summary;
+  ahead: string | null;
+}
 
 /** Pages are shown at once for all; this many wait their turn. */
 const MOST_WAITING = 500;
@@ -64,16 +69,17 @@ export class Summaries {
     if (job.stage === 'closed') return;
     const { machine } = await getMachine(this.store, machineId);
     const { house } = await readHouse(this.store);
-    const summary = await this.compute
+    const { summary, ahead } = await this.compute
       .run('summary', { machine, house, job, events })
-      .catch((error: unknown): Summary => {
-        if (error instanceof Problem) return { ok: false, message: error.message };
+      .then(({ bay, ahead: of }): Made => ({ summary: { ok: true, bay }, ahead: packed(of) }))
+      .catch((error: unknown): Made => {
+        if (error instanceof Problem) return { summary: { ok: false, message: error.message }, ahead: null };
         throw error;
       });
     if (this.closed) return;
     await this.store.write((transaction) =>
       this.store.models.summaries.upsert(
-        { jobId: id, stand: stand.now, body: JSON.stringify(summary) },
+        { jobId: id, stand: stand.now, body: JSON.stringify(summary), ahead },
         { transaction },
       ),
     );

@@ -1,4 +1,7 @@
 import {
+  aheadOf,
+  type Ahead,
+  type BaySummary,
   absurd,
   baySummary,
   causesView,
@@ -29,7 +32,6 @@ import {
   type Plate,
   type ReadingValue,
   type Shown,
-  type Summary,
   type Tracer,
   type TracerCache,
 } from '@pondu/core';
@@ -115,8 +117,11 @@ export const TASKS = {
   settings: (cache: TracerCache, { machine, house, events }: OfJob) =>
     settingsView(cache.for(machine, house).model, events),
   csv: (cache: TracerCache, { machine, house, events }: OfJob) => readingsCsv(cache.for(machine, house), events),
-  summary: (cache: TracerCache, { machine, house, job, events }: OfJob): Summary =>
-    withTracer(cache, machine, house, (t) => ({ ok: true, bay: baySummary(t, job, events) })),
+  /** What the bay shows, and what the job's first screen asks for. */
+  summary: (cache: TracerCache, { machine, house, job, events }: OfJob): { bay: BaySummary; ahead: Ahead } => {
+    const ahead = aheadOf(cache, machine, house, job, events);
+    return { bay: baySummary(cache.for(machine, house), ahead.trace, job, events), ahead };
+  },
   reading: (cache: TracerCache, { machine, house, sent }: OfMachine & { sent: Sent }) =>
     withTracer(cache, machine, house, (t) => readingValue(t, sent)),
   checks: (cache: TracerCache, { machine, house }: OfMachine) =>

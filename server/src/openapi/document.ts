@@ -126,6 +126,7 @@ const CALLS: readonly Call[] = [
     summary: 'Suspects, next check, verdict, stations',
     query: schemas.conditionsQuerySchema,
   },
+  { method: 'get', path: '/api/jobs/{id}/ahead', summary: 'Trace, ruler and model, if worked out already' },
   {
     method: 'get',
     path: '/api/jobs/{id}/checks/{checkId}/ruler',

@@ -9,7 +9,7 @@ import { body, expectedVersion, param, query } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
 import { addEvent, createJob, getJob, machineIdOf, putSnag, setJobDeleted, updateJob } from '../store/jobs.ts';
-import { jobRows } from '../store/lists.ts';
+import { aheadOfJob, jobRows } from '../store/lists.ts';
 import { getMachine } from '../store/machines.ts';
 import { enteredAt, entry } from './entries.ts';
 import * as schemas from './schemas.ts';
@@ -114,6 +114,12 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
   routes.get('/:id/trace', async (req, res) => {
     const now = query(req, schemas.conditionsQuerySchema);
     res.json(await compute.run('trace', { ...(await ofJob(req)), now }));
+  });
+  /** The first screen's trace, ruler and model, if they have been worked out already. */
+  routes.get('/:id/ahead', async (req, res) => {
+    const found = await aheadOfJob(store, id(req));
+    if (!found) throw new Problem(404, 'not-yet', 'It has not been worked out yet.');
+    res.json({ stand: found.stand, packed: found.ahead });
   });
   routes.get('/:id/checks/:checkId/ruler', async (req, res) => {
     res.json(await compute.run('ruler', { ...(await ofJob(req)), checkId: param(req, 'checkId') }));

@@ -138,6 +138,16 @@ function machineRow(raw: RawMachine): MachineRow {
   };
 }
 
+/** What was worked out ahead of a job's first screen, as JSON with what it was made from; only while it still stands. */
+export async function aheadOfJob(store: Store, id: string): Promise<{ stand: string; ahead: string } | undefined> {
+  const [row] = await store.sequelize.query<{ stand: string; now: string; ahead: string | null }>(
+    `SELECT s.stand, s.ahead, ${STAND} AS now FROM summaries s
+      JOIN jobs j ON j.id = s.job_id JOIN machines m ON m.id = j.machine_id WHERE s.job_id = :id`,
+    { type: QueryTypes.SELECT, replacements: { id } },
+  );
+  return row?.ahead != null && row.stand === row.now ? { stand: row.stand, ahead: row.ahead } : undefined;
+}
+
 /** Open jobs that say when they can go on, the soonest first. */
 export async function waitingJobs(store: Store) {
   const rows = await store.sequelize.query<{ id: string; machine_name: string | null; body: string }>(

@@ -61,6 +61,8 @@ export interface SummaryRow {
   jobId: string;
   stand: string;
   body: string;
+  /** What the job's first screen asks for, as JSON; null where the machine cannot be computed. */
+  ahead: string | null;
 }
 
 type Of<Row extends object> = ModelStatic<Model<Row> & Row>;
@@ -133,7 +135,7 @@ export function defineModels(sequelize: Sequelize): Models {
     journal: sequelize.define('journal', journal, options('journal')),
     summaries: sequelize.define(
       'summary',
-      { jobId: { ...key, field: 'job_id' }, stand: text(), body: text() },
+      { jobId: { ...key, field: 'job_id' }, stand: text(), body: text(), ahead: text() },
       options('summaries'),
     ),
   } as unknown as Models;

@@ -37,10 +37,23 @@ const useAnswer = <T>(key: readonly unknown[] | null, ask: () => Promise<Answer<
 
 type Input = JobInput | undefined;
 
+/** What an answer stands for: the same facts, the same answer. */
+export const keys = {
+  trace: (input: JobInput, now: Conditions) => ['trace', input, now],
+  ruler: (input: JobInput, checkId: string, added: readonly string[] = [], probe?: FreeProbe) => [
+    'ruler',
+    input,
+    checkId,
+    added,
+    probe ?? null,
+  ],
+  model: (machine: MachineBody, house: House) => ['model', machine.fitOut, machine.plates, house],
+} as const;
+
 export const useTrace = (input: Input, now: Conditions) =>
-  useAnswer(input ? ['trace', input, now] : null, () => tracer().trace(input!, now));
+  useAnswer(input ? keys.trace(input, now) : null, () => tracer().trace(input!, now));
 export const useRuler = (input: Input, checkId: string | undefined, added: readonly string[] = [], probe?: FreeProbe) =>
-  useAnswer(input && checkId ? ['ruler', input, checkId, added, probe ?? null] : null, () =>
+  useAnswer(input && checkId ? keys.ruler(input, checkId, added, probe) : null, () =>
     tracer().ruler(input!, checkId!, added, probe),
   );
 /** What these checks read when all is well. */
@@ -86,6 +99,4 @@ export const compareStarters = (machine: MachineBody, house: House, used: readon
 export const wayNetlist = (machine: MachineBody, house: House, wayId: string): Promise<string> =>
   opened(tracer().wayNetlist(machine, house, wayId));
 export const useModel = (machine: MachineBody | undefined, house: House | undefined) =>
-  useAnswer(machine && house ? ['model', machine.fitOut, machine.plates, house] : null, () =>
-    tracer().model(machine!, house!),
-  );
+  useAnswer(machine && house ? keys.model(machine, house) : null, () => tracer().model(machine!, house!));

@@ -38,5 +38,8 @@ export const pictures: Migration = {
       at TEXT NOT NULL
     )`,
     `CREATE INDEX pictures_of_job ON pictures (job_id)`,
+    // Worked out with what the bay shows, for the job's first screen.
+    `ALTER TABLE summaries ADD COLUMN ahead TEXT`,
+    `DELETE FROM summaries`,
   ],
 };

@@ -1,7 +1,10 @@
+import { useMemo } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import { STAGES } from '@pondu/core/stages';
 import type { Stage } from '@pondu/core';
 import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
+import { useOutbox } from '../../offline/outbox.ts';
+import { useAhead } from '../../tracer/useAhead.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { complaintWords } from '../../words/complaint.ts';
@@ -31,6 +34,14 @@ export function JobPage() {
   const machine = useMachine(job.data?.machineId);
   const house = useHouse();
   usePageTitle(machine.data ? `${machine.data.machine.name}: ${path ?? job.data?.job.stage ?? ''}` : 'Job');
+  const waits = useOutbox().some((e) => e.jobId === id);
+  const ready = job.data?.id === id && job.data && machine.data && house.data;
+  const input = useMemo(
+    () => (ready ? inputOf(job.data!, machine.data!.machine, house.data!.house) : undefined),
+    [ready, job.data, machine.data, house.data],
+  );
+  const stand = ready && !waits ? `${job.data!.version}/${machine.data!.version}/${house.data!.version}` : undefined;
+  useAhead(id ?? '', stand, input);
   const error = job.error ?? machine.error ?? house.error;
   if (error && (!job.data || !machine.data || !house.data))
     return <Failed error={error} retry={() => void job.mutate()} />;
@@ -46,7 +57,7 @@ export function JobPage() {
     stored,
     machine: machine.data.machine,
     house: house.data.house,
-    input: inputOf(stored, machine.data.machine, house.data.house),
+    input: input ?? inputOf(stored, machine.data.machine, house.data.house),
   };
   return (
     <>

@@ -61,7 +61,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
     ...(view.timing
       ? [
           { id: 'timing', label: 'Timing', shown: <TimingBench stored={stored} timing={view.timing} /> },
-          { id: 'road', label: 'Road test', shown: <RoadBench stored={stored} /> },
+          { id: 'road', label: 'Road test', shown: <RoadBench stored={stored} house={house} /> },
         ]
       : []),
     { id: 'top', label: 'Top, rim, piston', shown: <TopBench stored={stored} /> },

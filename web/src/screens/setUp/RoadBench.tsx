@@ -1,9 +1,10 @@
-import { formatQuantity, NOTICED, roadVerdict, SCHOOLS, type Noticed, type School } from '@pondu/core';
+import { formatQuantity, NOTICED, roadVerdict, type House, type Noticed } from '@pondu/core';
 import { useEffect, useState } from 'react';
 import type { StoredJob } from '../../api/types.ts';
 import { useDraft } from '../../draft/useDraft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { SCHOOL_OPTIONS } from '../../words/schools.ts';
 import { Answer, Care, FigureField, useFigure } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
 
@@ -16,13 +17,6 @@ const WORDS: Readonly<Record<Noticed, string>> = {
   'runs hot': 'Runs hot',
   'pulls well': 'Pulls well',
 };
-const SCHOOL: Readonly<Record<School, { label: string; help: string }>> = {
-  book: { label: 'By the book', help: 'Safe for the fuel of its day; with today’s it may leave power behind.' },
-  total: { label: 'By the total', help: 'Right where it works hard; the idle comes out as it comes.' },
-  ear: { label: 'By ear', help: 'Suits this engine today; knock that nobody hears burns pistons.' },
-};
-const SCHOOL_OPTIONS = SCHOOLS.map((value) => ({ value, ...SCHOOL[value] }));
-
 /** Minutes and seconds since the round began, for whoever sits beside. */
 function useClock(started: number | null): string {
   const [now, setNow] = useState(() => Date.now());
@@ -36,8 +30,8 @@ function useClock(started: number | null): string {
 }
 
 /** Rounds of a degree or two with what was noticed; the highest without knock, a step back. */
-export function RoadBench({ stored }: { stored: StoredJob }) {
-  const { sheet, put, save } = useSheet(stored, 'road', { kind: 'road', rounds: [], school: 'book' });
+export function RoadBench({ stored, house }: { stored: StoredJob; house: House }) {
+  const { sheet, put, save } = useSheet(stored, 'road', { kind: 'road', rounds: [], school: house.timing });
   const set = useFigure(`${stored.id}.road.set`, 'angle');
   const [noticed, setNoticed] = useDraft<Noticed[]>(`${stored.id}.road.noticed`, []);
   const [started, setStarted] = useDraft<number | null>(`${stored.id}.road.started`, null);

@@ -161,7 +161,7 @@ describe('road test, carburettor, charging, tightening', () => {
     const events: JobEvent[] = [
       { type: 'sheet', sheet: { id: 's', at: '2026-01-01T10:00:00Z', body: { kind: 'road', school: 'book', rounds } } },
     ];
-    shown(<RoadBench stored={stored(events)} />);
+    shown(<RoadBench stored={stored(events)} house={house} />);
     expect(statuses()).toContain('Next round: 10');
     await fill('Set to, degrees before top at idle', '10');
     await userEvent.click(screen.getByRole('button', { name: 'Knocks' }));

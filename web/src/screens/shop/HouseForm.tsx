@@ -7,6 +7,7 @@ import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredHouse } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
+import { SCHOOL_OPTIONS } from '../../words/schools.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { TRAIL_LABELS } from '../../words/trails.ts';
@@ -36,6 +37,7 @@ const formSchema = z.object({
   ratePerHour: typedNumber('a number from 0 to 1000.', 0, 1000),
   sureness: typedNumber('a number between 0.8 and 0.999.', 0.8, 0.999),
   policy: houseSchema.shape.policy.unwrap(),
+  timing: houseSchema.shape.timing.unwrap(),
   dearFrom: z
     .string()
     .refine((t) => t.trim() === '' || Number(t.replace(',', '.')) >= 0, 'A price, or nothing.')
@@ -57,6 +59,7 @@ export function HouseForm({ stored, onSaved }: { stored: StoredHouse; onSaved: (
     ratePerHour: String(house.ratePerHour),
     sureness: String(house.sureness),
     policy: house.policy,
+    timing: house.timing,
     dearFrom: house.dearFrom === null ? '' : String(house.dearFrom),
     trails: Object.fromEntries(TRAIL_NAMES.map((t) => [t, String(house.trails[t] ?? '')])) as Typed['trails'],
     owns: house.owns,
@@ -120,6 +123,19 @@ export function HouseForm({ stored, onSaved }: { stored: StoredHouse; onSaved: (
         name="policy"
         render={({ field }) => (
           <Choice label="Which check comes first" value={field.value} options={POLICIES} onChange={field.onChange} />
+        )}
+      />
+      <Controller
+        control={control}
+        name="timing"
+        render={({ field }) => (
+          <Choice
+            label="Timing is set"
+            value={field.value}
+            options={SCHOOL_OPTIONS}
+            onChange={field.onChange}
+            columns="sm:grid-cols-3"
+          />
         )}
       />
       <fieldset>
