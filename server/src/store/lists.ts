@@ -145,7 +145,9 @@ export async function aheadOfJob(store: Store, id: string): Promise<{ stand: str
       JOIN jobs j ON j.id = s.job_id JOIN machines m ON m.id = j.machine_id WHERE s.job_id = :id`,
     { type: QueryTypes.SELECT, replacements: { id } },
   );
-  return row?.ahead != null && row.stand === row.now ? { stand: row.stand, ahead: row.ahead } : undefined;
+  return row !== undefined && row.ahead !== null && row.stand === row.now
+    ? { stand: row.stand, ahead: row.ahead }
+    : undefined;
 }
 
 /** Open jobs that say when they can go on, the soonest first. */
