@@ -1,6 +1,7 @@
 import { orderOfWork, type Step } from '../setup/carburettors.ts';
 import { sparkBench, type SparkBench, type Tried } from '../setup/sparkBench.ts';
 import { timingCurve, type TimingCurve } from '../setup/timingCurve.ts';
+import { idOf } from '../machine/numbered.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { JobEvent } from '../schema/job.ts';
 import type { Tracer } from '../tracing/trace.ts';
@@ -19,7 +20,8 @@ export interface SetUpView {
   settings: readonly SettingView[];
   /** With a distributor: several cylinders on one cap. */
   cap: boolean;
-  points: boolean;
+  /** Where the gap and dwell of its points should lie; null where it has none. */
+  points: { readonly gap: Ends; readonly dwell: Ends } | null;
   charges: boolean;
   carburettors: number;
   steps: readonly Step[];
@@ -38,6 +40,18 @@ const TRIED = [
   'points.dwellDegrees',
 ];
 
+interface Ends {
+  readonly low: number;
+  readonly high: number;
+}
+function pointsPlate({ model }: Tracer): SetUpView['points'] {
+  const plate = (figure: string) =>
+    model.plates.get(`points.${figure}`) ?? model.plates.get(`${idOf('points', 1)}.${figure}`);
+  const [gap, dwell] = [plate('gapMetres'), plate('dwellDegrees')];
+  if (!gap || !dwell) return null;
+  return { gap: { low: gap.low, high: gap.high }, dwell: { low: dwell.low, high: dwell.high } };
+}
+
 export function setUpView(tracer: Tracer, events: readonly JobEvent[], tried: Tried): SetUpView {
   const { model } = tracer;
   const { machine } = model;
@@ -45,7 +59,7 @@ export function setUpView(tracer: Tracer, events: readonly JobEvent[], tried: Tr
   return {
     settings: settingsView(model, events),
     cap: machine.partById.has('cap') && fit.cylinders > 1,
-    points: [...model.plates.keys()].some((id) => id === 'points.gapMetres' || id === 'points-1.gapMetres'),
+    points: pointsPlate(tracer),
     charges: fit.charge !== undefined,
     carburettors: fit.fuel && fit.air ? fit.fuel.carburettors : 0,
     steps: fit.fuel && fit.air ? orderOfWork(fit) : [],

@@ -1,8 +1,11 @@
 import { extent } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { useWidth } from './useWidth.ts';
 
-const [WIDTH, RIGHT, LEFT, BOTTOM, TOP] = [640, 12, 62, 26, 10];
+const [USUAL, MOST, RIGHT, LEFT, BOTTOM, TOP] = [640, 896, 12, 58, 26, 10];
+/** Room that a label along the bottom takes, pixels. */
+const LABEL = 90;
 /** So near the right end a label would be cut off if it stood in the middle. */
 const EDGE = 30;
 
@@ -66,10 +69,12 @@ export function Chart({
     ...dots.map((d) => d.y),
   ];
   if (floor !== undefined) ys.push(floor);
-  if (xs.length === 0) return null;
+  const [figure, given] = useWidth<HTMLElement>(USUAL);
+  const width = Math.min(MOST, given);
+  if (xs.length === 0) return <figure ref={figure} className="m-0" />;
   const spread = ([low, high]: [number, number]): [number, number] =>
     low === high ? [low - 1, high + 1] : [low, high];
-  const x = scaleLinear(spread(extent(xs) as [number, number]), [LEFT, WIDTH - RIGHT]);
+  const x = scaleLinear(spread(extent(xs) as [number, number]), [LEFT, width - RIGHT]);
   const y = scaleLinear(spread(extent(ys) as [number, number]), [height - BOTTOM, TOP]).nice();
   const path = (l: ChartLine) =>
     line<number>()
@@ -81,22 +86,22 @@ export function Chart({
       .y0((_v, k) => y(b.low[k]!))
       .y1((_v, k) => y(b.high[k]!))([...b.at]) ?? '';
   return (
-    <figure className="m-0">
-      <svg role="img" aria-label={summary} viewBox={`0 0 ${WIDTH} ${height}`} className="h-auto w-full max-w-4xl">
+    <figure ref={figure} className="m-0">
+      <svg role="img" aria-label={summary} viewBox={`0 0 ${width} ${height}`} className="block h-auto w-full max-w-4xl">
         {y.ticks(5).map((t) => (
           <g key={t}>
-            <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
+            <line x1={LEFT} x2={width - RIGHT} y1={y(t)} y2={y(t)} stroke="var(--rule)" />
             <text x={LEFT - 6} y={y(t) + 4} textAnchor="end" fontSize="13" fill="var(--soft)">
               {yWords(t)}
             </text>
           </g>
         ))}
-        {x.ticks(6).map((t) => (
+        {x.ticks(Math.max(2, Math.floor(width / LABEL))).map((t) => (
           <text
             key={t}
             x={x(t)}
             y={height - 7}
-            textAnchor={x(t) > WIDTH - EDGE ? 'end' : 'middle'}
+            textAnchor={x(t) > width - EDGE ? 'end' : 'middle'}
             fontSize="13"
             fill="var(--soft)"
           >

@@ -54,6 +54,9 @@ export function SeriesPanel({ series }: { series: readonly Series[] }) {
         }))}
         height={200}
       />
+      {shown.points.some((p) => p.kind === 'found') && (
+        <p className="text-[14px] text-soft">Hollow: as it was found.</p>
+      )}
     </section>
   );
 }

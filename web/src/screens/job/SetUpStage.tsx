@@ -44,7 +44,13 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
   const benches: Bench[] = [
     { id: 'sheet', label: 'Found and left', shown: <SheetBench stored={stored} settings={view.settings} /> },
     ...(view.points
-      ? [{ id: 'points', label: 'Points', shown: <PointsBench stored={stored} machine={machine} /> }]
+      ? [
+          {
+            id: 'points',
+            label: 'Points',
+            shown: <PointsBench stored={stored} machine={machine} plate={view.points} />,
+          },
+        ]
       : []),
     ...(view.bench
       ? [

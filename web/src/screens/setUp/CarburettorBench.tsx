@@ -32,6 +32,8 @@ export function CarburettorBench({ stored, steps, carburettors, gauge }: Props) 
     shows: 'vacuum',
   });
   const settled = new Set([...sheet.done, ...sheet.overruled.map((o) => o.step)] as StepId[]);
+  // The one obvious next thing: the first that nothing stands in the way of.
+  const next = steps.find((s) => !settled.has(s.id) && before(steps, s.id, settled).length === 0)?.id;
   return (
     <div className="grid gap-5">
       <Care>
@@ -42,6 +44,7 @@ export function CarburettorBench({ stored, steps, carburettors, gauge }: Props) 
           <StepRow
             key={step.id}
             step={step}
+            next={step.id === next}
             missing={before(steps, step.id, settled)}
             state={sheet.done.includes(step.id) ? 'done' : sheet.overruled.find((o) => o.step === step.id)?.why}
             onDone={() => void save({ ...sheet, done: [...sheet.done, step.id] })}
@@ -78,6 +81,7 @@ export function CarburettorBench({ stored, steps, carburettors, gauge }: Props) 
 
 function StepRow({
   step,
+  next,
   missing,
   state,
   onDone,
@@ -85,6 +89,7 @@ function StepRow({
   onOverrule,
 }: {
   step: Step;
+  next: boolean;
   missing: readonly Step[];
   state: string | undefined;
   onDone: () => void;
@@ -107,7 +112,7 @@ function StepRow({
         </div>
         {state === undefined ? (
           <>
-            <Button look={waits ? 'plain' : 'do'} disabled={waits} onClick={onDone}>
+            <Button look={next ? 'do' : 'plain'} disabled={waits} onClick={onDone}>
               Done
             </Button>
             <Button look="quiet" aria-expanded={asking} onClick={() => setAsking(!asking)}>

@@ -1,4 +1,5 @@
-import { calibrated, condenserBy, formatQuantity, lobesOf, type MachineBody } from '@pondu/core';
+import { calibrated, condenserBy, formatQuantity, lobesOf, type MachineBody, type SetUpView } from '@pondu/core';
+import { Chart } from '../../chart/Chart.tsx';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -15,6 +16,9 @@ const LOST = [
 /** Gaps of one cam that differ by no more than this are alike, metres: a feeler tells no finer. */
 const ALIKE = 0.03e-3;
 
+/** The line is drawn over these shares of the plate's least gap. */
+const GAPS = [0.6, 1, 1.6];
+
 const SPREAD = {
   even: 'Even: cam and shaft are good.',
   shaft:
@@ -23,8 +27,17 @@ const SPREAD = {
   uneven: 'Uneven without order: measure again, then think of the cam.',
 } as const;
 
+interface Props {
+  stored: StoredJob;
+  machine: MachineBody;
+  /** Where gap and dwell should lie. */
+  plate: NonNullable<SetUpView['points']>;
+}
+
+const millimetres = (v: number): string => `${(v * 1e3).toFixed(2)}`;
+
 /** Gap and dwell of this cam, its lobes, and where the metal went. */
-export function PointsBench({ stored, machine }: { stored: StoredJob; machine: MachineBody }) {
+export function PointsBench({ stored, machine, plate }: Props) {
   const { sheet, put, save, changed } = useSheet(stored, 'points', {
     kind: 'points',
     pairs: [],
@@ -58,6 +71,32 @@ export function PointsBench({ stored, machine }: { stored: StoredJob; machine: M
           </div>
         ))}
         <FigureField label="Gap wanted" figure={wanted} />
+        {line && (
+          <Chart
+            summary={`Dwell over the gap of this cam: ${pairs.map((p) => `${p.dwellDegrees}° at ${formatQuantity(p.gapMetres, 'length')}`).join(', ')}.`}
+            xWords={millimetres}
+            yWords={(v) => `${v}°`}
+            bands={[
+              {
+                at: [plate.gap.low, plate.gap.high],
+                low: [plate.dwell.low, plate.dwell.low],
+                high: [plate.dwell.high, plate.dwell.high],
+                label: 'gap and dwell on the plate',
+              },
+            ]}
+            lines={[
+              {
+                at: GAPS.map((g) => g * plate.gap.low),
+                values: GAPS.map((g) => line.dwellAt(g * plate.gap.low)),
+                label: 'this cam',
+                tone: 'ink',
+              },
+            ]}
+            dots={pairs.map((p) => ({ x: p.gapMetres, y: p.dwellDegrees, label: `${p.dwellDegrees}°` }))}
+            axes="gap, mm; dwell"
+            height={180}
+          />
+        )}
         <Answer>
           {pairs.length === 2 && !line
             ? 'These two fix no line: the wider gap must have less dwell.'
@@ -80,6 +119,27 @@ export function PointsBench({ stored, machine }: { stored: StoredJob; machine: M
           placeholder="0.40 0.41 0.39 0.40"
           onChange={(e) => lobes.setTyped(e.target.value)}
         />
+        {measured.length > 1 && (
+          <Chart
+            summary={`Gap at each lobe: ${measured.map((g) => formatQuantity(g, 'length')).join(', ')}.`}
+            xWords={(n) => (Number.isInteger(n) ? `${n}` : '')}
+            yWords={millimetres}
+            bands={[
+              {
+                at: [1, measured.length],
+                low: [plate.gap.low, plate.gap.low],
+                high: [plate.gap.high, plate.gap.high],
+                label: 'on the plate',
+              },
+            ]}
+            lines={[
+              { at: measured.map((_g, k) => k + 1), values: measured, label: 'lobe by lobe', tone: 'ink', dash: '3 3' },
+            ]}
+            dots={measured.map((g, k) => ({ x: k + 1, y: g, label: `lobe ${k + 1}: ${formatQuantity(g, 'length')}` }))}
+            axes="lobe; gap, mm"
+            height={160}
+          />
+        )}
         <Answer>
           {spread
             ? `${formatQuantity(spread.spread, 'length')} apart. ${spread.lobe ? `Lobe ${spread.lobe}. ` : ''}${SPREAD[spread.says]}`

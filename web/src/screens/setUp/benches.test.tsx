@@ -69,7 +69,7 @@ describe('firing order', () => {
 
 describe('points', () => {
   it('two gaps with their dwell give the third, and a bent shaft is told from a worn lobe', async () => {
-    shown(<PointsBench stored={stored()} machine={machine} />);
+    shown(<PointsBench stored={stored()} machine={machine} plate={setUpView(tracer, [], {}).points!} />);
     await fill('Gap 1', '0.3');
     await fill('Dwell 1, degrees', '60');
     await fill('Gap 2', '0.5');

@@ -56,6 +56,7 @@ const exhaust: PartKind = {
     leak(0, 0.05),
     {
       id: 'clearanceMetres',
+      setAs: 'all',
       label: 'Exhaust valve clearance',
       dimension: 'length',
       typical: () => ({ low: 0.25e-3, high: 0.4e-3 }),
