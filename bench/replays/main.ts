@@ -14,6 +14,7 @@ import {
   type ReadingValue,
 } from '@pondu/core';
 import { CAR } from './car.ts';
+import { COMING } from './coming.ts';
 import type { Read, Replay } from './replay.ts';
 import { SMALL } from './small.ts';
 
@@ -37,24 +38,39 @@ const valueOf = (read: Read): ReadingValue =>
       : { kind: 'word', word: read };
 const HERE = { warmth: 'unknown', faultPresent: 'yes' } as const;
 const MOST = 40;
+const SEED = 5;
+
+const readBy = (value: ReadingValue, checkId: string): JobEvent => ({
+  type: 'reading',
+  reading: { ...HERE, id: 'one more', checkId, value, typed: '', note: '', at: '2026-01-01T00:00:00Z' },
+});
 
 function eventsOf({ readings }: Replay): JobEvent[] {
-  return readings.map(([checkId, read], k) => ({
-    type: 'reading',
-    reading: { ...HERE, id: `r${k}`, checkId, value: valueOf(read), typed: '', note: '', at: '2026-01-01T00:00:00Z' },
-  }));
+  const at = '2026-01-01T00:00:00Z';
+  return readings.map(([what, read, now], k): JobEvent => {
+    const id = `r${k}`;
+    if (what === 'fix') {
+      const done = { what: 'Done', how: 'replaced', parts: '', minutes: 0, money: 0, temporary: false } as const;
+      return { type: 'fix', fix: { ...done, id, repairId: String(read), at } };
+    }
+    return {
+      type: 'reading',
+      reading: { ...HERE, ...now, id, checkId: what, value: valueOf(read), typed: '', note: '', at },
+    };
+  });
 }
 
 /** The replay's end, where it would have been called, and Pondu's own way to the same fault. */
 function played(replay: Replay) {
   const tracer = tracerOf(replay.machine);
-  const missing = replay.readings.filter(([id]) => !tracer.weigher.check(id)).map(([id]) => id);
+  const missing = replay.readings.filter(([id]) => id !== 'fix' && !tracer.weigher.check(id)).map(([id]) => id);
   const complaint: Complaint = { pattern: 'constant', words: '', since: '', before: '', ...replay.complaint };
   const events = eventsOf(replay);
-  const calledAt = events.findIndex((_, k) => {
-    const { verdict } = tracer.trace(complaint, events.slice(0, k + 1), HERE);
+  const calls = (told: readonly JobEvent[]): boolean => {
+    const { verdict } = tracer.trace(complaint, told, HERE);
     return verdict.kind === 'fix' && verdict.repair.id === replay.truth;
-  });
+  };
+  const calledAt = events.findIndex((_, k) => calls(events.slice(0, k + 1)));
   const end = tracer.trace(complaint, events, HERE);
   const [lead] = end.lines;
   const share = end.lines.find((l) => l.alike.some((r) => r.id === replay.truth))?.share ?? 0;
@@ -68,7 +84,13 @@ function played(replay: Replay) {
   }
   const fault = tracer.model.faults.filter((f) => f.repairId === replay.truth).sort((a, b) => b.weight - a.weight)[0];
   const own =
-    fault && follow(tracer, complaint, new HiddenMachine(tracer.model, [fault], seededRandom(5)), { most: MOST });
+    fault && follow(tracer, complaint, new HiddenMachine(tracer.model, [fault], seededRandom(SEED)), { most: MOST });
+  // The check that is proposed at the end, as the machine with this fault would answer it.
+  const next = end.verdict.kind === 'second check' ? end.verdict.check : end.ranked[0]?.check;
+  const oneAway =
+    fault !== undefined &&
+    next !== undefined &&
+    calls([...events, readBy(new HiddenMachine(tracer.model, [fault], seededRandom(SEED)).read(next), next.id)]);
   return {
     name: replay.name,
     missing,
@@ -77,6 +99,7 @@ function played(replay: Replay) {
     share: Number(share.toFixed(3)),
     outside: Number(end.outside.toFixed(3)),
     called: calledAt >= 0,
+    oneAway,
     calledAfter: calledAt + 1,
     checks: events.length,
     minutes: Number(minutes.toFixed(1)),
@@ -85,12 +108,13 @@ function played(replay: Replay) {
 }
 
 export function replayFigures() {
-  const jobs = [...CAR, ...SMALL].map(played);
+  const jobs = [...CAR, ...SMALL, ...COMING].map(played);
   const part = (of: (j: (typeof jobs)[number]) => boolean) => Number((jobs.filter(of).length / jobs.length).toFixed(3));
   return {
     jobs: jobs.length,
     truthLeads: part((j) => j.leads),
     called: part((j) => j.called),
+    calledOrOneAway: part((j) => j.called || j.oneAway),
     outsideAboveFifth: jobs.filter((j) => j.outside > 0.2).length,
     ownWayShorter: part((j) => j.ownWay !== undefined && j.ownWay.minutes <= j.minutes),
     each: jobs,

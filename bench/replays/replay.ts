@@ -1,4 +1,4 @@
-import type { Complaint } from '@pondu/core';
+import type { Complaint, Conditions } from '@pondu/core';
 
 /** What was read: a word, SI figures, or OL. */
 export type Read = string | number;
@@ -9,9 +9,11 @@ export interface Replay {
   /** The island machine of the same fit-out, by its file. */
   readonly machine: string;
   readonly complaint: Pick<Complaint, 'symptom'> & Partial<Complaint>;
-  /** In the order in which they were taken, those that told nothing or were taken wrong as well. */
-  readonly readings: readonly (readonly [checkId: string, read: Read])[];
-  /** The fault that it was, by what put it right. */
+  /** In the order in which they were taken, those that told nothing or were taken wrong as well, and what was done between. */
+  readonly readings: readonly (
+    readonly ['fix', repairId: string] | readonly [checkId: string, read: Read, now?: Partial<Conditions>]
+  )[];
+  /** The fault that it was, by what put it right; of two the one that was found last. */
   readonly truth: string;
   readonly minutes: number;
 }
