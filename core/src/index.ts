@@ -38,7 +38,7 @@ export { calibrated, dwellFromShare, dwellOf, timingShift, type Dwell, type GapA
 export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './setup/crankGeometry.ts';
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { sheetOf } from './setup/sheets.ts';
-export { lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
+export { dwellAcross, lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
 export { readCap, readOrder, swapBehind, towersOf, type Cap, type CapRead, type OrderRead } from './setup/leadMap.ts';
 export {
   baseForTotal,

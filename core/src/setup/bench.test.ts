@@ -5,7 +5,7 @@ import { before, balanceOfCarburettors, orderOfWork, type StepId } from './carbu
 import { chargeSays, cutIn, setPoint } from './chargeSet.ts';
 import { generalTorque, inchArea, INCH_THREADS, metricArea, METRIC_PITCH, PROOF } from './fasteners.ts';
 import { readCap, readOrder, swapBehind, towersOf } from './leadMap.ts';
-import { condenserBy, lobesOf } from './lobes.ts';
+import { condenserBy, dwellAcross, lobesOf } from './lobes.ts';
 import { roadVerdict, type Round } from './roadTest.ts';
 import { tapeOf } from './tape.ts';
 import { machine } from '../__tests__/machines.ts';
@@ -83,6 +83,13 @@ describe('lobes of one cam', () => {
     expect(lobesOf([0.4, 0.4, 0.31, 0.4], 0.03)).toMatchObject({ says: 'lobe', lobe: 3 });
     expect(lobesOf([0.4, 0.3, 0.4, 0.3, 0.4, 0.3], 0.03).says).toBe('uneven');
     expect(lobesOf([0.4, 0.41, 0.4, 0.39], 0.03)).toMatchObject({ says: 'even', lobe: undefined });
+  });
+  it('dwell that stays is good; that grows is the shaft, that falls is points that float', () => {
+    expect([dwellAcross(55, 56), dwellAcross(55, 60), dwellAcross(55, 49)]).toEqual([
+      'steady',
+      'shaft wanders',
+      'points float',
+    ]);
   });
   it('metal gone from the minus contact is too small a condenser, whichever side that is', () => {
     expect(condenserBy('fixed', 'negative')).toBe('too small');

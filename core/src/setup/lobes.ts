@@ -48,3 +48,9 @@ export function condenserBy(lost: 'moving' | 'fixed', earth: 'negative' | 'posit
   const movingIsMinus = earth === 'positive';
   return (lost === 'moving') === movingIsMinus ? 'too small' : 'too large';
 }
+
+/** Dwell that moves by more than this from idle to fast comes from a shaft that wanders in its bushes; degrees, by usage. */
+const WANDERS = 3;
+/** Dwell read idling and fast, of the same gap: a cam follower that keeps up and a shaft that stands still read alike. */
+export const dwellAcross = (idle: number, fast: number): 'steady' | 'shaft wanders' | 'points float' =>
+  Math.abs(fast - idle) <= WANDERS ? 'steady' : fast < idle ? 'points float' : 'shaft wanders';

@@ -80,6 +80,10 @@ describe('the measured timing against the plate', () => {
     const last = rpms.length - 1;
     expect(bandOn![last]!.low - band[last]!.high).toBeGreaterThan(3);
     expect(bandOn![0]!.low).toBeCloseTo(band[0]!.low, 6);
+    // On the manifold itself it gives all it has at idle, 10–16° by the plate; over the throttle's edge nothing.
+    const { ported, manifold } = timingCurve(pod, [])!.taps!;
+    expect(manifold - ported).toBeCloseTo(13, 6);
+    expect(ported).toBeCloseTo(8, 6);
     const torn = timingCurve(pod, [light(850, 8, 'off'), light(3300, 31, 'off'), light(3300, 31, 'on')])!;
     expect(
       torn.explained

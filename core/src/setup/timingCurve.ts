@@ -6,7 +6,8 @@ import { seededRandom } from '../random/lcg.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 import type { Tracer } from '../tracing/trace.ts';
-import { shownAt } from '../trails/timing/advance.ts';
+import { IDLE } from '../machine/state.ts';
+import { momentOf, shownAt, totalOf } from '../trails/timing/advance.ts';
 import { BODY, POD } from '../trails/timing/ids.ts';
 
 /** One reading of the light at a speed, degrees before top. */
@@ -42,6 +43,8 @@ export interface TimingCurve {
   readonly sound: number | null;
   /** What the measured curve gives of itself: lowest speed, highest speed, hose off. */
   readonly measured: { readonly base: number; readonly gain: number } | null;
+  /** With a pod: at idle on a tap over the throttle's edge, and on the manifold itself. */
+  readonly taps: { readonly ported: number; readonly manifold: number } | null;
   /** What the plates allow. */
   readonly base: { readonly low: number; readonly high: number };
   readonly total: { readonly low: number; readonly high: number };
@@ -109,9 +112,17 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
     explained,
     sound,
     measured: slow && quick && quick.rpm > slow.rpm ? { base: slow.degrees, gain: quick.degrees - slow.degrees } : null,
+    taps: tapsOf(model),
     base: band[0]!,
     total: band[band.length - 1]!,
   };
+}
+
+/** In the middle of its plates. */
+function tapsOf(model: Model): TimingCurve['taps'] {
+  if (!model.machine.partById.has(POD)) return null;
+  const params = drawSound(model, () => 0.5);
+  return { ported: totalOf(momentOf(params, IDLE)), manifold: totalOf(momentOf(params, IDLE, 'on', false)) };
 }
 
 /** Where the curve is drawn, rev/min: from under idle to beyond the weights' stop. */

@@ -25,8 +25,11 @@ const atStop = (weights: PartParams): number => weights['maxDegrees']! + (weight
 const swungAt = (weights: PartParams, rpm: number): number =>
   Math.min(1, Math.max(0, (rpm - weights['startRpm']!) / Math.max(1, weights['fullRpm']! - weights['startRpm']!)));
 
-/** The spark's moment with these figures; `hose` off takes what the pod gives away. */
-export function momentOf(p: MachineParams, state: MachineState, hose: 'on' | 'off' = 'on'): Moment {
+/**
+ * The spark's moment with these figures; `hose` off takes what the pod gives away, `ported` says whether its tap lies over
+ * the throttle's edge.
+ */
+export function momentOf(p: MachineParams, state: MachineState, hose: 'on' | 'off' = 'on', ported = true): Moment {
   const body = p[BODY]!;
   const weights = p[WEIGHTS];
   const pod = p[POD];
@@ -42,7 +45,7 @@ export function momentOf(p: MachineParams, state: MachineState, hose: 'on' | 'of
   return {
     base,
     mechanical: weights ? atStop(weights) * share : 0,
-    vacuum: pod && hose === 'on' ? pod['maxDegrees']! * sucked(state, true) * pod['holds']! : 0,
+    vacuum: pod && hose === 'on' ? pod['maxDegrees']! * sucked(state, ported) * pod['holds']! : 0,
   };
 }
 /**

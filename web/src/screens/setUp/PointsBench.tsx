@@ -1,4 +1,12 @@
-import { calibrated, condenserBy, formatQuantity, lobesOf, type MachineBody, type SetUpView } from '@pondu/core';
+import {
+  calibrated,
+  condenserBy,
+  dwellAcross,
+  formatQuantity,
+  lobesOf,
+  type MachineBody,
+  type SetUpView,
+} from '@pondu/core';
 import { Chart } from '../../chart/Chart.tsx';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -18,6 +26,12 @@ const ALIKE = 0.03e-3;
 
 /** The line is drawn over these shares of the plate's least gap. */
 const GAPS = [0.6, 1, 1.6];
+
+const ACROSS = {
+  steady: 'Steady: shaft and spring are good.',
+  'shaft wanders': 'It grows with speed: the shaft wanders in its bushes, and the timing with it.',
+  'points float': 'It falls with speed: the spring is weak and the points float. Renew them.',
+} as const;
 
 const SPREAD = {
   even: 'Even: cam and shaft are good.',
@@ -50,6 +64,7 @@ export function PointsBench({ stored, machine, plate }: Props) {
     [useFigure(`${key}.gap2`, 'length'), useFigure(`${key}.dwell2`, 'angle')],
   ] as const;
   const wanted = useFigure(`${key}.wanted`, 'length');
+  const [idling, fast] = [useFigure(`${key}.idling`, 'angle'), useFigure(`${key}.fast`, 'angle')];
   const lobes = useFigures(`${key}.lobes`, 'length');
   const typedPairs = pair.flatMap(([gap, dwell]) =>
     gap.value !== undefined && dwell.value !== undefined ? [{ gapMetres: gap.value, dwellDegrees: dwell.value }] : [],
@@ -107,7 +122,20 @@ export function PointsBench({ stored, machine, plate }: Props) {
                 : ''}
         </Answer>
       </Part>
-      <DwellChange jobId={stored.id} cylinders={machine.fitOut.cylinders} />
+      <div className="grid content-start gap-5">
+        <DwellChange jobId={stored.id} cylinders={machine.fitOut.cylinders} />
+        <Part title="Dwell across speed" about="The same points, read idling and held fast.">
+          <div className="grid grid-cols-2 gap-2">
+            <FigureField label="Dwell idling, degrees" figure={idling} />
+            <FigureField label="Dwell fast, degrees" figure={fast} />
+          </div>
+          <Answer>
+            {idling.value !== undefined && fast.value !== undefined
+              ? ACROSS[dwellAcross(idling.value, fast.value)]
+              : ''}
+          </Answer>
+        </Part>
+      </div>
       <Part
         title="Lobe by lobe"
         about="The gap at each lobe in turn, in the order around the shaft, with blanks between."

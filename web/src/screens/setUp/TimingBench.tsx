@@ -27,7 +27,7 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
   const [hose, setHose] = useDraft<'on' | 'off'>(`${key}.hose`, 'off');
   const total = useFigure(`${key}.total`, 'angle');
   const write = useJobWrites(stored);
-  const { rpms, band, bandOn, rows, explained, sound, measured } = timing;
+  const { rpms, band, bandOn, rows, explained, sound, measured, taps } = timing;
   async function add() {
     if (rpm.value === undefined || shown.value === undefined) return;
     const probe = lightProbe(Math.round(rpm.value), hose);
@@ -156,6 +156,15 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
               : ''}
         </Answer>
       </Part>
+      {taps && (
+        <Part title="Which tap for the pod" about="By this machine’s plates, idling, warm.">
+          <p>
+            Over the throttle’s edge: {degrees(taps.ported)}, the pod asleep. On the manifold: {degrees(taps.manifold)},
+            all of it at idle. It runs cooler and smoother so, and needs less throttle; set the timing with the hose off
+            either way, and the idle speed and mixture after the tap was changed.
+          </p>
+        </Part>
+      )}
     </div>
   );
 }

@@ -78,6 +78,9 @@ describe('points', () => {
     expect(statuses()).toContain('55.0° of dwell; a tenth of a millimetre is 5.0°');
     await fill('Gaps', '0.40 0.40 0.31 0.40');
     expect(statuses()).toContain('Lobe 3.');
+    await fill('Dwell idling, degrees', '55');
+    await fill('Dwell fast, degrees', '48');
+    expect(statuses()).toContain('the points float');
     await userEvent.click(screen.getByRole('radio', { name: 'Pit in the fixed contact' }));
     expect(statuses()).toContain('too small');
   });
