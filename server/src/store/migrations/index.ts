@@ -5,15 +5,17 @@ import { lists } from './002-lists.ts';
 import { pictures } from './003-pictures.ts';
 import type { Migration } from './migration.ts';
 
-const MIGRATIONS: readonly Migration[] = [first, lists, pictures];
+export const MIGRATIONS: readonly Migration[] = [first, lists, pictures];
 
-export async function migrate(sequelize: Sequelize): Promise<void> {
+/** Brings the data up to date, each step whole or not at all: what stops in the middle of one leaves what was there. */
+export async function migrate(sequelize: Sequelize, migrations = MIGRATIONS): Promise<void> {
   const umzug = new Umzug({
-    migrations: MIGRATIONS.map(({ name, up }) => ({
+    migrations: migrations.map(({ name, up }) => ({
       name,
-      up: async () => {
-        for (const statement of up) await sequelize.query(statement);
-      },
+      up: () =>
+        sequelize.transaction(async (transaction) => {
+          for (const statement of up) await sequelize.query(statement, { transaction });
+        }),
     })),
     storage: new SequelizeStorage({ sequelize }),
     logger: undefined,
