@@ -59,9 +59,7 @@ describe('data of an earlier version', () => {
       )[0];
     expect(await found('rusty')).toEqual([{ ref: 'j/r' }]);
     expect(await found('cap')).toEqual([{ ref: 'j/p' }]);
-    await expect(store.models.events.create({ jobId: 'j', eventId: 'q', type: 'soup', body: '{}' })).rejects.toThrow(
-      /CHECK/,
-    );
+    await expect(store.models.events.create({ jobId: 'j', eventId: 'q', type: 'soup', body: '{}' })).rejects.toThrow();
     await store.close();
   });
   it('a step that fails leaves everything as it was, and can be done again', async () => {
