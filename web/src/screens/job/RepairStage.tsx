@@ -55,7 +55,7 @@ export function RepairStage(place: JobPlace) {
         {fixes.map((f) => (
           <CausePanel key={f.id} fix={f} place={place} faults={model.data!.faults} />
         ))}
-        <PhotosPanel stored={stored} stations={model.data.stations} />
+        <PhotosPanel stored={stored} stations={model.data.stations} unfolded />
         <SnagPanel stored={stored} />
       </div>
     </div>

@@ -8,6 +8,7 @@ import { TrailKey } from '../../trailMap/TrailMap.tsx';
 import { TrailLines } from '../../trailMap/TrailLines.tsx';
 import { CheckCard } from './CheckCard.tsx';
 import { CheckList } from './CheckList.tsx';
+import { PhotosPanel } from '../photos/PhotosPanel.tsx';
 import { nowOf } from './jobInput.ts';
 import { ProbePanel } from './ProbePanel.tsx';
 import { probeOf } from './probeParam.ts';
@@ -192,6 +193,9 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           />
         </div>
       )}
+      <div className="lg:col-span-2">
+        <PhotosPanel stored={stored} stations={model.data.stations} />
+      </div>
       <Log
         place={place}
         checks={checks}

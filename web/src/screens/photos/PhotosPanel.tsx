@@ -17,10 +17,12 @@ import { shrink } from './shrink.ts';
 interface Props {
   stored: StoredJob;
   stations: ModelView['stations'];
+  /** Shown at once where there are any; else folded away. */
+  unfolded?: boolean;
 }
 
 /** Before it comes apart: photos at their stations, with pins and words; without a signal they wait here. */
-export function PhotosPanel({ stored, stations }: Props) {
+export function PhotosPanel({ stored, stations, unfolded = false }: Props) {
   const photos = photosOf(stored.events);
   const [errors, setErrors] = useState<string[]>([]);
   const [busy, setBusy] = useState(false);
@@ -67,7 +69,7 @@ export function PhotosPanel({ stored, stations }: Props) {
     <Folded
       name={`Photos before it comes apart${photos.length ? `: ${photos.length}` : ''}`}
       className="card p-3"
-      open={photos.length > 0}
+      open={unfolded && photos.length > 0}
     >
       <div className="grid gap-3">
         <div>
