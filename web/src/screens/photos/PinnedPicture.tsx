@@ -21,7 +21,7 @@ interface Props {
 export function PinnedPicture({ jobId, photo, pins, onPick }: Props) {
   const url = usePictureUrl(jobId, photo.picture);
   return (
-    <div className="relative inline-block max-w-full">
+    <div className="relative w-fit max-w-full justify-self-start">
       <img
         src={url}
         alt={photo.words || `Photo${photo.station ? ` of ${photo.station}` : ''}`}
