@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { JobEvent } from '../schema/job.ts';
 import { proveOut } from '../proving/proveOut.ts';
+import { TIMED } from '../__tests__/timedMachines.ts';
 import { evidenceOf } from './settingEvidence.ts';
 import { tell } from './events.ts';
 import { Tracer } from './trace.ts';
@@ -25,6 +26,15 @@ describe('a setting is evidence', () => {
     const events = [set('points.gapMetres', 0.01e-3, 0.38e-3)];
     expect(tell(evidenceOf(tracer.model, events)).fixes.map((f) => f.repairId)).toEqual(['points.set']);
     expect(tracer.trace(noFire, events, failing).ranked[0]!.check.id).toBe('try-it');
+  });
+  it('a distributor found late and set is its timing set', () => {
+    const timed = new Tracer(TIMED['weights']!, house);
+    const events = [set('timing-body.baseDegrees', -9, 8)];
+    const { readings, fixes } = tell(evidenceOf(timed.model, events));
+    expect(readings.map((r) => [r.reading.checkId, r.reading.value])).toEqual([
+      ['timing-idle', { kind: 'number', value: -9 }],
+    ]);
+    expect(fixes.map((f) => f.repairId)).toEqual(['timing-body.set']);
   });
   it('found in its band and left in its band says that it is sound, and mends nothing', () => {
     const events = [set('points.gapMetres', 0.4e-3, 0.38e-3)];

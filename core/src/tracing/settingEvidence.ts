@@ -4,12 +4,17 @@ import type { Model, Plate } from './model.ts';
 
 const within = ({ low, high }: Plate, value: number): boolean => value >= low && value <= high;
 
-/** What puts this figure right: the repair of the likeliest way of failing that moves it; undefined where none does. */
-function repairOf({ faults, machine }: Model, { part, spec }: Plate): string | undefined {
+/**
+ * What puts this figure right: the repair of the likeliest way of failing that moves it, or the only one that its part
+ * has (a distributor is turned in its hole, whatever its plate says); undefined where neither is there.
+ */
+function repairOf({ faults, machine, repairs }: Model, { part, spec }: Plate): string | undefined {
   const sound = offTheShelf(part.kind, machine.fit);
-  return faults
+  const moving = faults
     .filter((f) => f.part.id === part.id && f.mode.apply(sound, MIDDLING, machine.fit)[spec.id] !== sound[spec.id])
-    .sort((a, b) => b.weight - a.weight)[0]?.repairId;
+    .sort((a, b) => b.weight - a.weight)[0];
+  const own = [...repairs.values()].filter((r) => r.part.id === part.id);
+  return moving?.repairId ?? (own.length === 1 ? own[0]!.id : undefined);
 }
 const MIDDLING = 0.5;
 
