@@ -54,6 +54,8 @@ describe('photos before it comes apart', () => {
     expect(kept.type).toBe('image/jpeg');
     expect(kept.bytes).toBeGreaterThan(3000);
     await go(page, '/jobs/lorry-1/card');
+    // The card asks for everything at once, of a machine that this page has not simulated yet.
+    await page.waitForSelector('article', { timeout: 60_000 });
     await sees(page, 'Cap with its leads');
     await sees(page, '1: number one');
     await page.waitForFunction(() => (document.querySelector('article img') as HTMLImageElement).naturalWidth > 0);
