@@ -153,8 +153,11 @@ describe('the compression trail', () => {
     }
     await click(page, 'button', 'Save the round');
     await sees(page, 'cannot be read as a figure');
-    const held = () => page.$$eval('details input:not([type=file])', (all) => all.map((i) => (i as HTMLInputElement).value));
-    await page.waitForFunction(() => (document.querySelector('details input:not([type=file])') as HTMLInputElement).value === '');
+    const held = () =>
+      page.$$eval('details input:not([type=file])', (all) => all.map((i) => (i as HTMLInputElement).value));
+    await page.waitForFunction(
+      () => (document.querySelector('details input:not([type=file])') as HTMLInputElement).value === '',
+    );
     expect(await held()).toEqual(['', '', 'low', '']);
     await page.reload();
     await page.waitForSelector('details[open] input:not([type=file])');
