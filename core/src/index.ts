@@ -55,7 +55,7 @@ export { BELT_METRES, chargeSays, CUTS_OUT_AMPS, cutIn, setPoint, type ChargeSay
 export * from './setup/fasteners.ts';
 export { MARGIN, type SparkBench, type SparkSays, type SpeedRow, type Tried } from './setup/sparkBench.ts';
 export { COLD_HOURS, type Confirm, type Confirmation, type Wanted } from './proving/conditions.ts';
-export { dueOf, pacePerDay, type DueLine } from './book/due.ts';
+export { dueOf, lastRead, pacePerDay, type DueLine } from './book/due.ts';
 export type { KitLine } from './book/kit.ts';
 export { photosOf } from './book/photos.ts';
 export type * from './book/history.ts';

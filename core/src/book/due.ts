@@ -19,15 +19,18 @@ const PACE_DAYS = 14;
 const ISO_DAY = 'yyyy-MM-dd';
 const DUE_FIRST: Readonly<Record<DueLine['state'], number>> = { due: 0, 'never done': 1, soon: 2, later: 3 };
 
+const inTime = (read: Book['read']) => [...read].sort((a, b) => a.at.localeCompare(b.at));
+
 /** What the meter moves in a day, by its first and last reading; undefined where too little was read. */
 export function pacePerDay({ read }: Book): number | undefined {
-  const sorted = [...read].sort((a, b) => a.at.localeCompare(b.at));
-  const [first, last] = [sorted[0], sorted[sorted.length - 1]];
+  const sorted = inTime(read);
+  const [first, last] = [sorted[0], sorted.at(-1)];
   if (!first || !last) return undefined;
   const days = differenceInCalendarDays(parseISO(last.at), parseISO(first.at));
   return days >= PACE_DAYS && last.value > first.value ? (last.value - first.value) / days : undefined;
 }
-const lastRead = ({ read }: Book) => [...read].sort((a, b) => a.at.localeCompare(b.at)).at(-1);
+/** What its meter stood at last; undefined where nobody read it. */
+export const lastRead = ({ read }: Book) => inTime(read).at(-1);
 
 /** What is due on a machine, the most urgent first. `now` is an ISO time. */
 export function dueOf(book: Book | undefined, now: string): DueLine[] {

@@ -53,13 +53,18 @@ export function soonest({ restHours }: Wanted, ran: readonly string[]): string |
   return restHours > 0 && last !== undefined ? addHours(parseISO(last), restHours).toISOString() : undefined;
 }
 
+const checksOf = ({ checks, beyond }: Model): ReadonlyMap<string, Check> =>
+  new Map([...checks, ...beyond].map((c) => [c.id, c]));
+
 /** Times at which the engine ran, by what was read: everything taken as it runs, and every try. */
-export const ranAt = (model: Model, events: readonly JobEvent[]): string[] =>
-  events.flatMap((e) => {
+export function ranAt(model: Model, events: readonly JobEvent[]): string[] {
+  const checks = checksOf(model);
+  return events.flatMap((e) => {
     if (e.type !== 'reading') return [];
-    const check = [...model.checks, ...model.beyond].find((c) => c.id === e.reading.checkId);
+    const check = checks.get(e.reading.checkId);
     return e.reading.checkId === TRY_IT || check?.state.key === 'run' ? [e.reading.at] : [];
   });
+}
 
 export type Confirmation = 'water' | 'bypass';
 export interface Confirm {
@@ -70,7 +75,7 @@ export interface Confirm {
 /** What no reading shows and somebody must see to: by the machine, and by what was done for a test. */
 export function confirmations(model: Model, events: readonly JobEvent[]): Confirm[] {
   const { machine } = model;
-  const checks = new Map([...model.checks, ...model.beyond].map((c) => [c.id, c]));
+  const checks = checksOf(model);
   const bypassed = events.some((e) => {
     if (e.type === 'fix') return e.fix.how === 'bypassed' && !e.fix.temporary;
     if (e.type !== 'reading') return false;

@@ -1,3 +1,5 @@
+import type { Band } from '../machine/part.ts';
+
 /** A regulator's set point falls as it warms: volts of a twelve-volt one at 25 °C, and for each kelvin (REFERENCE). */
 const [AT_25, PER_KELVIN, WIDTH] = [14.2, -0.0085, 0.35];
 /** The cut-out of a generator: closes between these, twelve volts. */
@@ -6,11 +8,6 @@ const CUTS_IN = [12.7, 13.3] as const;
 export const CUTS_OUT_AMPS = { low: 3, high: 5 };
 /** How far a belt may be pressed at the middle of its span, metres. */
 export const BELT_METRES = { low: 0.01, high: 0.015 };
-
-export interface Band {
-  readonly low: number;
-  readonly high: number;
-}
 
 /** Volts at which the regulator should hold, at its own temperature. Celsius. */
 export function setPoint(volts: number, celsius: number): Band {

@@ -59,6 +59,7 @@ export class Weigher {
   private readonly logsByFact = new Map<string, Map<string, Float64Array>>();
   private soundBands: SoundBands | undefined;
   private readonly checks: Map<string, Check>;
+  private complained: { readonly of: string; readonly log: number } | undefined;
 
   constructor(model: Model) {
     this.model = model;
@@ -201,8 +202,7 @@ export class Weigher {
     const carried = this.carried(single, story);
     const hopeful = this.hopeful(carried, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
     const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
-    const complained = logSum(first.map((h) => this.weigh(h, tell([]), complaint).log));
-    const outsideLog = this.outsideLog(story, complaint, complained);
+    const outsideLog = this.outsideLog(story, complaint, this.complainedLog(first, complaint));
     const top = Math.max(outsideLog, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(outsideLog - top));
     return {
@@ -259,6 +259,16 @@ export class Weigher {
       const best = Math.max(...own.map((w) => w.log));
       return own.filter((w) => Math.exp(w.log - best) > CARRIED).map((w) => w.h.faults[0]!);
     });
+  }
+
+  /** log p(complaint) by all that the trails know; kept for the complaint that was asked last, as a job asks the same. */
+  private complainedLog(first: readonly Hypothesis[], complaint: Complaint): number {
+    const of = JSON.stringify(complaint);
+    if (this.complained?.of !== of) {
+      const nothingRead = tell([]);
+      this.complained = { of, log: logSum(first.map((h) => this.weigh(h, nothingRead, complaint).log)) };
+    }
+    return this.complained.log;
   }
 
   /** `complained`: log p(complaint) by all that the trails know. */

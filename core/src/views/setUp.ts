@@ -1,6 +1,7 @@
 import { orderOfWork, type Step } from '../setup/carburettors.ts';
 import { sparkBench, type SparkBench, type Tried } from '../setup/sparkBench.ts';
 import { timingCurve, type TimingCurve } from '../setup/timingCurve.ts';
+import type { Band } from '../machine/part.ts';
 import { idOf } from '../machine/numbered.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { JobEvent } from '../schema/job.ts';
@@ -21,7 +22,7 @@ export interface SetUpView {
   /** With a distributor: several cylinders on one cap. */
   cap: boolean;
   /** Where the gap and dwell of its points should lie; null where it has none. */
-  points: { readonly gap: Ends; readonly dwell: Ends } | null;
+  points: { readonly gap: Band; readonly dwell: Band } | null;
   charges: boolean;
   carburettors: number;
   steps: readonly Step[];
@@ -40,10 +41,6 @@ const TRIED = [
   'points.dwellDegrees',
 ];
 
-interface Ends {
-  readonly low: number;
-  readonly high: number;
-}
 function pointsPlate({ model }: Tracer): SetUpView['points'] {
   const plate = (figure: string) =>
     model.plates.get(`points.${figure}`) ?? model.plates.get(`${idOf('points', 1)}.${figure}`);

@@ -1,4 +1,4 @@
-import type { DueLine, Service } from '@pondu/core';
+import { lastRead, type DueLine, type Service } from '@pondu/core';
 import { format, parseISO } from 'date-fns';
 import { useState } from 'react';
 import { v4 as uuid } from 'uuid';
@@ -29,7 +29,7 @@ export function DuePanel({ stored, due }: { stored: StoredMachine; due: readonly
   const [draft, setDraft, clear] = useDraft(`machine.${stored.id}.service`, EMPTY);
   const [reading, setReading, clearReading] = useDraft(`machine.${stored.id}.meter`, '');
   const [error, setError] = useState('');
-  const last = [...book.read].sort((a, b) => a.at.localeCompare(b.at)).at(-1);
+  const last = lastRead(book);
 
   async function add() {
     const [everyMonths, everyMeter] = [numberIn(draft.months), numberIn(draft.meter)];

@@ -27,6 +27,22 @@ function Whence({ event, waits }: { event: JobEvent; waits: boolean }) {
 
 const STANDING = { well: 'well', above: 'above the band', below: 'below the band', off: 'off' } as const;
 
+/** What is not a reading, in one line. */
+function lineOf(event: Exclude<JobEvent, { type: 'reading' }>): string {
+  switch (event.type) {
+    case 'fix':
+      return `Repair: ${event.fix.what}${event.fix.temporary ? ' (temporary)' : ''}`;
+    case 'cause':
+      return `Cause ${event.cause.found}: ${event.cause.cause}`;
+    case 'setting':
+      return `Setting left: ${event.setting.figure}`;
+    case 'sheet':
+      return `Bench: ${event.sheet.body.kind}`;
+    case 'photo':
+      return event.photo.gone ? 'Photo taken away' : `Photo: ${event.photo.words || 'no words'}`;
+  }
+}
+
 /** Everything that happened, oldest first. A reading is never edited: a correction stands beside it. */
 export function Log({
   place,
@@ -101,24 +117,11 @@ export function Log({
                 </li>
               );
             }
-            const [id, at, text] =
-              e.type === 'fix'
-                ? [e.fix.id, e.fix.at, `Repair: ${e.fix.what}${e.fix.temporary ? ' (temporary)' : ''}`]
-                : e.type === 'cause'
-                  ? [e.cause.id, e.cause.at, `Cause ${e.cause.found}: ${e.cause.cause}`]
-                  : e.type === 'setting'
-                    ? [e.setting.id, e.setting.at, `Setting left: ${e.setting.figure}`]
-                    : e.type === 'sheet'
-                      ? [e.sheet.id, e.sheet.at, `Bench: ${e.sheet.body.kind}`]
-                      : [
-                          e.photo.id,
-                          e.photo.at,
-                          e.photo.gone ? 'Photo taken away' : `Photo: ${e.photo.words || 'no words'}`,
-                        ];
+            const { id, at } = entryOf(e);
             return (
               <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-4 bg-sunk/50 px-4 py-1">
                 <span className="tag w-24">{format(new Date(at), 'd MMM HH:mm')}</span>
-                <b>{text}</b>
+                <b>{lineOf(e)}</b>
                 <Whence event={e} waits={waiting.has(id)} />
               </li>
             );
