@@ -124,8 +124,8 @@ export async function traceToVerdict(page: Page, player: Player, most = 14): Pro
     // A dear part asks for a second witness: that is the next check.
     if (verdict && !verdict.includes('One more check first')) return verdict;
     await answerCheck(page, player);
-    // The page's own line to the workshop stays open, and that of the page before it may a while longer.
-    await page.waitForNetworkIdle({ idleTime: 250, concurrency: 2 });
+    // What was read is in the log; what follows from it is there once the card, if there is one, is at rest.
+    await page.waitForFunction((at) => document.querySelector(at)?.getAttribute('aria-busy') !== 'true', {}, CARD);
   }
   throw new Error('No verdict');
 }

@@ -48,6 +48,7 @@ export {
   type LightRow,
   type TimingCurve,
 } from './setup/timingCurve.ts';
+export { advanceAt, designCurve, type Advance, type CurveDesign, type Unfit } from './setup/curveDesign.ts';
 export { tapeOf, TAPE_RIM, type Tape } from './setup/tape.ts';
 export { NOTICED, ROAD_STEP, roadVerdict, SCHOOLS, type Noticed, type Round, type School } from './setup/roadTest.ts';
 export { before, balanceOfCarburettors, orderOfWork, type Step, type StepId } from './setup/carburettors.ts';
@@ -81,6 +82,6 @@ export * from './views/model.ts';
 export type * from './views/rows.ts';
 export { overMinutes } from './views/overMinutes.ts';
 export type { Slow } from './machine/trail.ts';
-export { waveforms, type Wave, type Waveforms, type WaveId } from './views/waveform.ts';
+export { waveforms, type Wave, type Waveforms, type WaveId, type WaveSubject } from './views/waveform.ts';
 export { machineCircuit, type CircuitResult } from './views/circuit.ts';
 export type { MachineState } from './machine/part.ts';

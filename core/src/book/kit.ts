@@ -21,6 +21,10 @@ const RENEWED: readonly { readonly kind: string; readonly what: string }[] = [
   { kind: 'rotor', what: 'Rotor arm' },
   { kind: 'distributor cap', what: 'Distributor cap' },
   { kind: 'spark plug', what: 'Plugs' },
+  { kind: 'high-tension lead', what: 'Plug leads' },
+  { kind: 'fuel filter', what: 'Fuel filter' },
+  { kind: 'air filter', what: 'Air filter element' },
+  { kind: 'belt', what: 'Belt' },
 ];
 
 /**

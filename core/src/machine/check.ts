@@ -99,6 +99,8 @@ export interface Check {
   readonly beside?: { readonly what: string; readonly n: number };
   /** So many plugs lie side by side and are told one by one. */
   readonly plugs?: number;
+  /** What else hangs on the same feed or earth, tried: how it is called in two words beside its station. */
+  readonly tap?: string;
   /** Done in the look stage, before any meter comes out. */
   readonly look?: boolean;
 }

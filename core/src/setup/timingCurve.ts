@@ -8,7 +8,9 @@ import type { Model, ModelFault } from '../tracing/model.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import { IDLE } from '../machine/state.ts';
 import { momentOf, shownAt, totalOf } from '../trails/timing/advance.ts';
-import { BODY, POD } from '../trails/timing/ids.ts';
+import { BODY, POD, WEIGHTS } from '../trails/timing/ids.ts';
+import { Scene } from '../machine/scene.ts';
+import type { Advance } from './curveDesign.ts';
 
 /** One reading of the light at a speed, degrees before top. */
 export interface LightRow {
@@ -45,6 +47,8 @@ export interface TimingCurve {
   readonly measured: { readonly base: number; readonly gain: number } | null;
   /** With a pod: at idle on a tap over the throttle's edge, and on the manifold itself. */
   readonly taps: { readonly ported: number; readonly manifold: number } | null;
+  /** What its weights and springs give by the middle of their plates, and where it idles; null without weights. */
+  readonly weights: { readonly now: Advance; readonly idleRpm: number } | null;
   /** What the plates allow. */
   readonly base: { readonly low: number; readonly high: number };
   readonly total: { readonly low: number; readonly high: number };
@@ -113,6 +117,7 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
     sound,
     measured: slow && quick && quick.rpm > slow.rpm ? { base: slow.degrees, gain: quick.degrees - slow.degrees } : null,
     taps: tapsOf(model),
+    weights: weightsOf(model),
     base: band[0]!,
     total: band[band.length - 1]!,
   };
@@ -123,6 +128,14 @@ function tapsOf(model: Model): TimingCurve['taps'] {
   if (!model.machine.partById.has(POD)) return null;
   const params = drawSound(model, () => 0.5);
   return { ported: totalOf(momentOf(params, IDLE)), manifold: totalOf(momentOf(params, IDLE, 'on', false)) };
+}
+
+function weightsOf(model: Model): TimingCurve['weights'] {
+  const params = drawSound(model, () => 0.5);
+  const own = params[WEIGHTS];
+  if (!own) return null;
+  const now = { startRpm: own['startRpm']!, fullRpm: own['fullRpm']!, span: own['maxDegrees']! };
+  return { now, idleRpm: new Scene(model.machine, params).see('idles', IDLE).rpm };
 }
 
 /** Where the curve is drawn, rev/min: from under idle to beyond the weights' stop. */

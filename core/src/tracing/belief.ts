@@ -129,6 +129,13 @@ export class Weigher {
     return logs;
   }
 
+  /** log p(reading | these faults, as severe as they are where they bring this complaint). */
+  broughtLog(faults: readonly ModelFault[], placed: PlacedReading, check: Check, complaint: Complaint): number {
+    const brings = strataLogs(this.ensemble(faults), this.complaintOf(faults, complaint));
+    const reads = this.readingLogs(faults, placed, check, complaint);
+    return logSum([...brings].map((l, s) => l + reads[s]!)) - logSum([...brings]);
+  }
+
   private logsOf(reading: Reading): Map<string, Float64Array> {
     const known = this.logs.get(reading);
     if (known) return known;

@@ -4,7 +4,7 @@ import { normalCdf } from '../random/lcg.ts';
 import type { Weigher } from './belief.ts';
 import { MEMBERS, type Ensemble } from './ensemble.ts';
 import type { Predicted } from './prediction.ts';
-import { MISPROBE, TOUCHES_NOTHING } from './likelihood.ts';
+import { misses, TOUCHES_NOTHING } from './likelihood.ts';
 
 /** Cells of the ruler for counting information; one more after them is OL. */
 const CELLS = 24;
@@ -71,10 +71,11 @@ export class Cells {
     const members = this.members(p, check);
     const rows = graded ? strata : strata.slice(0, 1);
     const strays = this.strays(check, members[0]!.length);
+    const missed = misses(check);
     return rows.map((share) => {
       const row = new Float64Array(members[0]!.length);
       members.forEach((cells, m) => cells.forEach((q, c) => (row[c]! += share[m]! * q)));
-      return row.map((q, c) => (1 - MISPROBE) * q + MISPROBE * strays[c]!);
+      return row.map((q, c) => (1 - missed) * q + missed * strays[c]!);
     });
   }
 

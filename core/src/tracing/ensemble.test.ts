@@ -3,7 +3,7 @@ import { fromRuler, INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import { house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { memberWeights, MEMBERS, STRATA } from './ensemble.ts';
 import type { ReadingValue } from '../schema/job.ts';
-import { likelihood, MISPROBE, rulerWidth, TOUCHES_NOTHING, unclaimed } from './likelihood.ts';
+import { likelihood, misses, rulerWidth, TOUCHES_NOTHING, unclaimed } from './likelihood.ts';
 import { passes, ruler } from './ruler.ts';
 import { Tracer } from './trace.ts';
 
@@ -69,7 +69,7 @@ describe('how likely a reading is', () => {
     for (const value of [{ kind: 'number', value: -40 }, { kind: 'open' }, { kind: 'number', value: 12 }] as const) {
       const { total, straying } = likelihood(drop, sound, value, 0);
       expect(total).toBeGreaterThan(0);
-      expect(straying).toBeCloseTo(MISPROBE * (1 - TOUCHES_NOTHING) * unclaimed(drop, value), 12);
+      expect(straying).toBeCloseTo(misses(drop) * (1 - TOUCHES_NOTHING) * unclaimed(drop, value), 12);
     }
   });
   it('takes a slip mostly for leads that touch nothing: 0 V, or OL where the meter has it', () => {
@@ -78,7 +78,7 @@ describe('how likely a reading is', () => {
     expect(straying('fuse-volts', { kind: 'number', value: 0 })).toBeGreaterThan(
       10 * straying('fuse-volts', { kind: 'number', value: 6 }),
     );
-    expect(straying('coil-primary', { kind: 'open' })).toBeGreaterThan(0.5 * MISPROBE);
+    expect(straying('coil-primary', { kind: 'open' })).toBeGreaterThan(0.5 * misses(check('coil-primary')));
     expect(straying('coil-primary', { kind: 'open' })).toBeGreaterThan(
       10 * straying('coil-primary', { kind: 'number', value: 0 }),
     );

@@ -11,18 +11,21 @@ import type { Predicted } from './prediction.ts';
 export interface Hands {
   /** Share of readings that are something else altogether: wrong terminal, wrong range, a slipped probe. */
   readonly misprobe: number;
+  /** The same of what is looked at: the eye is on the part itself, and that it overlooks things is its check's own. */
+  readonly mistold: number;
   /** Share of figures that lie further off their plate than tolerances allow, and by how much of the ruler at least. */
   readonly unlike: number;
   readonly further: number;
   /** How many jobs are like that. */
   readonly share: number;
 }
-export const CAREFUL: Hands = { misprobe: 0.03, unlike: 0.1, further: 0, share: 0.92 };
-export const CLUMSY: Hands = { misprobe: 0.12, unlike: 0.3, further: 0.35, share: 0.08 };
+export const CAREFUL: Hands = { misprobe: 0.03, mistold: 0.006, unlike: 0.1, further: 0, share: 0.92 };
+export const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.1, unlike: 0.3, further: 0.35, share: 0.08 };
 export const HANDS: readonly Hands[] = [CAREFUL, CLUMSY];
 
-/** Of readings taken with care. */
-export const MISPROBE = CAREFUL.misprobe;
+/** Share of the readings of a check that miss their mark. */
+export const misses = (check: Check, hands: Hands = CAREFUL): number =>
+  check.instrument === 'eyes' ? hands.mistold : hands.misprobe;
 /** Where such a reading may land: evenly over the ruler, this wide, or OL. */
 const RULER_WIDTH: Readonly<Partial<Record<Dimension, number>>> = {
   voltage: 12,
@@ -82,6 +85,7 @@ function density(at: number, mean: number, width: number): number {
 
 /** p(reading | member), with the heavy tail; `straying` is the part of it that the tail explains. */
 export function likelihood(check: Check, predicted: Predicted, value: ReadingValue, member: number, hands = CAREFUL) {
-  const straying = hands.misprobe * stray(check, value);
-  return { total: (1 - hands.misprobe) * meant(check, predicted, value, member, hands) + straying, straying };
+  const missed = misses(check, hands);
+  const straying = missed * stray(check, value);
+  return { total: (1 - missed) * meant(check, predicted, value, member, hands) + straying, straying };
 }

@@ -132,14 +132,18 @@ describe('advice that a mechanic would take', () => {
     expect(new Set(order).size).toBe(order.length);
   });
   it('no check is asked a third time, and a sound machine is called sound in a few', () => {
-    for (const seed of [1, 2, 3]) {
+    const checks: number[] = [];
+    for (const seed of [1, 2, 3, 4, 5]) {
       const { named, events } = follow(tracer, noFire, new HiddenMachine(model, [], seededRandom(seed)), { most: 20 });
       expect(named).toBe('sound');
-      expect(events.length).toBeLessThanOrEqual(15);
+      // The first machine's plugs are seen wet twice that are not.
+      expect(events.length).toBeLessThanOrEqual(18);
+      checks.push(events.length);
       const times = new Map<string, number>();
       for (const e of events)
         if (e.type === 'reading') times.set(e.reading.checkId, (times.get(e.reading.checkId) ?? 0) + 1);
       expect(Math.max(...times.values())).toBeLessThanOrEqual(2);
     }
+    expect(checks.sort((a, b) => a - b)[2]).toBeLessThanOrEqual(8);
   });
 });

@@ -1,7 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
-import { CAREFUL, likelihood, unclaimed, type Hands } from './likelihood.ts';
+import { CAREFUL, likelihood, misses, unclaimed, type Hands } from './likelihood.ts';
 import type { Predicted } from './prediction.ts';
 
 /**
@@ -41,7 +41,7 @@ function together(
   member: number,
   hands: Hands,
 ): number {
-  const hits = 1 - hands.misprobe;
+  const hits = 1 - misses(check, hands);
   const own = values.map((v) => likelihood(check, predicted, v, member, hands));
   let sum = 0;
   for (let hit = 0; hit < 1 << values.length; hit++) {
@@ -79,9 +79,10 @@ export function unclaimedAgain(
   check: Check,
   earlier: readonly ReadingValue[],
   value: ReadingValue,
-  { misprobe }: Hands = CAREFUL,
+  hands: Hands = CAREFUL,
 ): number {
   const last = earlier.at(-1);
   const anywhere = unclaimed(check, value);
-  return last === undefined ? anywhere : (1 - misprobe) * again(check, last, value, anywhere) + misprobe * anywhere;
+  const missed = misses(check, hands);
+  return last === undefined ? anywhere : (1 - missed) * again(check, last, value, anywhere) + missed * anywhere;
 }

@@ -1,7 +1,6 @@
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
-import { meanLog } from './logs.ts';
 import type { ModelFault } from './model.ts';
 import { faultShares } from './suspects.ts';
 
@@ -61,7 +60,7 @@ class Proofs {
 
   private log(faults: readonly ModelFault[], placed: PlacedReading): number {
     const check = this.weigher.check(placed.reading.checkId)!;
-    return meanLog(this.weigher.readingLogs(faults, placed, check, this.complaint));
+    return this.weigher.broughtLog(faults, placed, check, this.complaint);
   }
 
   /**

@@ -77,6 +77,7 @@ export class Tracer {
   private readonly believed: Map<string, Belief>;
   private readonly dearFrom: number;
   private readonly strayed = new WeakMap<Belief, readonly Stray[]>();
+  private readonly found = new WeakMap<Belief, readonly Found[]>();
 
   constructor(machine: MachineBody, house: House, simulation = new Simulation(machine, house)) {
     this.house = house;
@@ -112,8 +113,8 @@ export class Tracer {
       readSince(belief),
     );
     const inOrder = inOrderOf(this.house.policy, this.model, belief, ranked);
-    // Put right, then tried: before anything is measured again the engine itself is asked.
-    return [...inOrder].sort((a, b) => tries(b) - tries(a));
+    // Put right, then tried: before anything is measured again the engine itself is asked, where it may be mended at all.
+    return soundOf(belief) < MENDED_FROM ? inOrder : [...inOrder].sort((a, b) => tries(b) - tries(a));
   }
 
   /** Done, and what an engine that stands cannot be asked before something has been put right. */
@@ -140,11 +141,36 @@ export class Tracer {
     const counted = count(this.weigher, belief, now, complaint);
     const verdict = judge(this.model, belief, this.house, ranked, (r) => outcomeTable(this.cells, counted, r.check));
     const telling = ranked.some((r) => r.bits > WORTH_ASKING * 20);
-    if (now.faultPresent === 'no' && !telling && (verdict.kind === 'check' || verdict.kind === 'nothing left to check'))
+    const untried = ranked[0] !== undefined && tries(ranked[0]) > 0;
+    if (
+      now.faultPresent === 'no' &&
+      !telling &&
+      !untried &&
+      (verdict.kind === 'check' || verdict.kind === 'nothing left to check')
+    )
       return { kind: 'wait' };
-    if (verdict.kind === 'sound' && ranked[0] && tries(ranked[0])) return { kind: 'check' };
+    if (verdict.kind === 'sound' && untried) return { kind: 'check' };
+    if (verdict.kind === 'check') return this.seen(belief, complaint) ?? verdict;
     if (verdict.kind !== 'fix' || verdict.repair.money < this.dearFrom) return verdict;
     return this.doubted(verdict, belief, complaint, ranked) ?? verdict;
+  }
+
+  /** Looked for once a belief: the verdict and the trace itself both ask. */
+  private foundIn(belief: Belief, complaint: Complaint): readonly Found[] {
+    let known = this.found.get(belief);
+    if (!known) this.found.set(belief, (known = foundBy(this.weigher, belief, complaint)));
+    return known;
+  }
+
+  /** What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. */
+  private seen(belief: Belief, complaint: Complaint): Verdict | undefined {
+    const [best] = repairShares(this.model, belief, this.house);
+    if (!best || best.share < SEEN_FROM || best.repair.money >= this.dearFrom) return undefined;
+    const found = this.foundIn(belief, complaint).find((f) => f.fault.repairId === best.repair.id);
+    const check = found && belief.story.readings.find((r) => r.reading.id === found.readingId)?.reading.checkId;
+    return check !== undefined && this.weigher.check(check)?.instrument === 'eyes'
+      ? { kind: 'fix', repair: best.repair, share: best.share, why: 'seen' }
+      : undefined;
   }
 
   /** A dear part by one witness only, where a second one could be had. */
@@ -216,11 +242,11 @@ export class Tracer {
       soak: this.soaked(belief, complaint, now, ranked),
       suspects: rankSuspects(this.weigher, belief, complaint, this.house, SUSPECTS_SHOWN),
       lines: suspectLines(this.model, belief, this.house, SUSPECTS_SHOWN),
-      found: foundBy(this.weigher, belief, complaint),
+      found: this.foundIn(belief, complaint),
       stations: stationStates(this.weigher, belief, this.before(complaint), complaint),
       verdict: this.verdict(belief, complaint, now, ranked),
       ranked,
-      sound: belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0),
+      sound: soundOf(belief),
       outside: belief.outside,
       trails: trailBelief(belief),
       atOdds,
@@ -242,6 +268,14 @@ export class Tracer {
 /** Checks read since the last repair. */
 const readSince = ({ story: { readings, repaired } }: Belief): ReadonlySet<string> =>
   new Set(readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading.checkId));
+
+/** Belief that nothing wrong is left. */
+const soundOf = (belief: Belief): number =>
+  belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0);
+/** Less likely mended than this, the engine need not be asked again what a reading has just shown. */
+const MENDED_FROM = 0.02;
+/** What is seen broken is put right from this share on. */
+const SEEN_FROM = 0.85;
 
 const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT);
 

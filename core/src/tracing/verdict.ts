@@ -20,7 +20,7 @@ export interface TrailShare {
 
 export type Verdict =
   | { kind: 'check' }
-  | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' }
+  | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' | 'seen' }
   /** Guilty by one check only, and dear: a second one first. `loss` is what is thrown away if it is not the part. */
   | { kind: 'second check'; repair: ModelRepair; share: number; check: Check; loss: number }
   /** Nothing wrong is left on the trails that are told: mended, or never their fault; then the others, likeliest first. */

@@ -36,6 +36,8 @@ export interface CheckView {
   minutes: number;
   opens: readonly Opening[];
   cautions: readonly CautionId[];
+  /** What else hangs there, in two words; nothing where the check is none of that. */
+  tap: string | null;
   look: boolean;
   /** Asks the whole engine, not one station. */
   whole: boolean;
@@ -89,7 +91,7 @@ export type VerdictView =
   | Exclude<Verdict, { kind: 'fix' } | { kind: 'second check' }>
   | { kind: 'second check'; repair: RepairView; share: number; check: CheckView; loss: number }
   | { kind: 'wait' }
-  | { kind: 'fix'; repair: RepairView; share: number; why: 'sure' | 'cheaper than asking' };
+  | { kind: 'fix'; repair: RepairView; share: number; why: 'sure' | 'cheaper than asking' | 'seen' };
 export interface TraceView {
   verdict: VerdictView;
   ranked: readonly RankedView[];
@@ -130,6 +132,7 @@ export const checkView = (check: Check): CheckView => ({
   minutes: check.minutes,
   opens: check.opens,
   cautions: check.cautions,
+  tap: check.tap ?? null,
   look: check.look ?? false,
   whole: check.whole ?? false,
   running: check.state.key === 'run',

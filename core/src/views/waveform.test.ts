@@ -22,12 +22,12 @@ describe.each(Object.entries(KINDS))('waveforms of %s', (_name, fit) => {
       drawSound(model, () => 0.5),
     );
     const asked = scene.spark('plug', CRANKING, 1).requiredVolts;
-    expect(peak(secondary.volts) / asked).toBeGreaterThan(0.9);
-    expect(peak(secondary.volts) / asked).toBeLessThan(1.6);
+    expect(peak(secondary.values) / asked).toBeGreaterThan(0.9);
+    expect(peak(secondary.values) / asked).toBeLessThan(1.6);
   });
   it('are drawn with no more points than can be seen, in the order of time', () => {
     if (!well.ok) throw new Error(well.code);
-    for (const { at, volts } of well.waves) {
+    for (const { at, values: volts } of well.waves) {
       expect(at.length).toBe(volts.length);
       expect(at.length).toBeLessThan(700);
       expect([...at].sort((a, b) => a - b)).toEqual([...at]);
@@ -38,7 +38,7 @@ describe.each(Object.entries(KINDS))('waveforms of %s', (_name, fit) => {
     const dead = waveforms(model, coil.id);
     if (!dead.ok) throw new Error(dead.code);
     const secondary = dead.waves.find((w) => w.id === 'secondary');
-    expect(secondary ? peak(secondary.volts) : 0).toBeLessThan(1500);
+    expect(secondary ? peak(secondary.values) : 0).toBeLessThan(1500);
   });
 });
 
@@ -55,7 +55,7 @@ describe('what told it to fire', () => {
     'swings up and down again, as high as a peak adapter shows: %s',
     (kind) => {
       const fit = KINDS[kind]!;
-      const { at, volts } = trigger(fit)!;
+      const { at, values: volts } = trigger(fit)!;
       const model = buildModel(machine(fit), house);
       const scene = new Scene(
         model.machine,
@@ -73,14 +73,14 @@ describe('what told it to fire', () => {
   );
   it('is lost with its connector, and halved with too wide a gap', () => {
     const fit = KINDS['magnetic pick-up and module']!;
-    expect(peak(trigger(fit, 'trigger-connector.apart')!.volts)).toBeLessThan(0.05 * peak(trigger(fit)!.volts));
-    expect(peak(trigger(fit, 'trigger.gap')!.volts)).toBeLessThan(0.6 * peak(trigger(fit)!.volts));
+    expect(peak(trigger(fit, 'trigger-connector.apart')!.values)).toBeLessThan(0.05 * peak(trigger(fit)!.values));
+    expect(peak(trigger(fit, 'trigger.gap')!.values)).toBeLessThan(0.6 * peak(trigger(fit)!.values));
   });
   it('of a sensor steps from one level to the other, and stands still where it is dead', () => {
     const fit = KINDS['Hall sensor and module']!;
     const span = (volts: readonly number[]) => Math.max(...volts) - Math.min(...volts);
-    expect(span(trigger(fit)!.volts)).toBeGreaterThan(5);
-    expect(span(trigger(fit, 'sensor.dead')!.volts)).toBeLessThan(0.2);
+    expect(span(trigger(fit)!.values)).toBeGreaterThan(5);
+    expect(span(trigger(fit, 'sensor.dead')!.values)).toBeLessThan(0.2);
   });
   it('is not there where points or magnets do it', () => {
     expect(trigger(machine().fitOut)).toBeUndefined();

@@ -3,15 +3,18 @@ import { solveTransient, type Transient } from '../network/index.ts';
 import { Scene } from '../machine/scene.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
 import type { Model } from '../tracing/model.ts';
+import { chargeWaves } from './chargeWave.ts';
 import { triggerPlan } from './triggerWave.ts';
 
-export type WaveId = 'primary' | 'secondary' | 'trigger' | 'charge coil' | 'store';
+export type WaveId = 'primary' | 'secondary' | 'trigger' | 'charge coil' | 'store' | 'leg' | 'ripple' | 'charge amps';
+/** What a scope is put to: one firing while cranking, or the charge as it runs fast with all on. */
+export type WaveSubject = 'firing' | 'charge';
 
-/** One voltage through one firing. Seconds from the moment that matters (points open, trigger), volts. */
+/** One trace of a scope. Seconds from the moment that matters (points open, trigger, a wave's start); volts or amperes. */
 export interface Wave {
   readonly id: WaveId;
   readonly at: readonly number[];
-  readonly volts: readonly number[];
+  readonly values: readonly number[];
 }
 export type Waveforms =
   | { readonly ok: true; readonly waves: readonly Wave[] }
@@ -23,20 +26,20 @@ const POINTS_DRAWN = 600;
 const [BEFORE, AFTER] = [0.4e-3, 2.6e-3];
 
 /** Lowest and highest of each stretch, so that no peak is lost in the drawing. */
-function thinned(at: number[], volts: number[]): { at: number[]; volts: number[] } {
-  if (at.length <= POINTS_DRAWN) return { at, volts };
+function thinned(at: readonly number[], values: readonly number[]): Pick<Wave, 'at' | 'values'> {
+  if (at.length <= POINTS_DRAWN) return { at, values };
   const kept: number[] = [];
   const stretch = Math.ceil((2 * at.length) / POINTS_DRAWN);
   for (let from = 0; from < at.length; from += stretch) {
     const to = Math.min(at.length, from + stretch);
     let [low, high] = [from, from];
     for (let k = from; k < to; k++) {
-      if (volts[k]! < volts[low]!) low = k;
-      if (volts[k]! > volts[high]!) high = k;
+      if (values[k]! < values[low]!) low = k;
+      if (values[k]! > values[high]!) high = k;
     }
     kept.push(...new Set([Math.min(low, high), Math.max(low, high)]));
   }
-  return { at: kept.map((k) => at[k]!), volts: kept.map((k) => volts[k]!) };
+  return { at: kept.map((k) => at[k]!), values: kept.map((k) => values[k]!) };
 }
 
 function waveOf(run: Transient, id: WaveId, node: string, moment: number): Wave {
@@ -52,13 +55,23 @@ function waveOf(run: Transient, id: WaveId, node: string, moment: number): Wave 
   return { id, ...thinned(at, volts) };
 }
 
-/** One firing while cranking, every figure in the middle of its band: sound, or with one fault of middle severity. */
-export function waveforms(model: Model, faultId?: string): Waveforms {
+/** What a scope shows, every figure in the middle of its band: sound, or with one fault of middle severity. */
+export function waveforms(model: Model, faultId?: string, subject: WaveSubject = 'firing'): Waveforms {
   const fault = model.faults.find((f) => f.id === faultId);
   if (faultId !== undefined && !fault) return { ok: false, code: 'unknown-fault' };
   const sound = drawSound(model, () => 0.5);
   const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, 0.5) : sound);
-  const plan = model.machine.firing(scene, CRANKING, fault?.part.cylinder ?? 1, true);
+  return subject === 'charge' ? ofCharge(scene) : ofFiring(scene, fault?.part.cylinder ?? 1);
+}
+
+function ofCharge(scene: Scene): Waveforms {
+  const waves = chargeWaves(scene);
+  if ('code' in waves) return { ok: false, code: waves.code };
+  return { ok: true, waves: waves.map(({ id, at, values }) => ({ id, ...thinned(at, values) })) };
+}
+
+function ofFiring(scene: Scene, cylinder: number): Waveforms {
+  const plan = scene.machine.firing(scene, CRANKING, cylinder, true);
   const run = solveTransient(plan.circuit, { until: plan.until, longest: plan.longest, fromInitial: true });
   if (!run.ok) return { ok: false, code: run.code };
   const waves = plan.traces.map(({ id, node }) => waveOf(run, id, node, plan.at));

@@ -128,6 +128,17 @@ describe('what is entered', () => {
     await outbox.flush();
     expect(sent.map((s) => s.version)).toEqual(['"3"', '"4"']);
   });
+  it('stands on the screen at every moment: what waits goes only once the answer is shown', async () => {
+    link.state = 'gone';
+    await enter('12.4');
+    answers = ok;
+    let waiting = 0;
+    outbox.sent = () => (waiting = outbox.entries.length);
+    await outbox.flush();
+    outbox.sent = () => undefined;
+    expect(waiting).toBe(1);
+    expect(outbox.entries).toEqual([]);
+  });
   it('of a device that was put out waits until it is let in again', async () => {
     answers = () => ({ status: 401, body: { type: 'urn:pondu:no-key', title: 'No.' } });
     expect((await enter('12.4')).state).toBe('waiting');

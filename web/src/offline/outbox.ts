@@ -104,9 +104,10 @@ class Outbox {
       try {
         // Facts stand beside what others wrote meanwhile; a change of the job itself must not go over theirs.
         const job = await this.send(next, next.method === 'PATCH' ? next.version : undefined);
+        // Shown from the answer before it goes from what waits: in no moment is it on neither.
+        this.sent(job);
         await this.drop(next.id);
         await this.follow(job);
-        this.sent(job);
       } catch (error) {
         const problem = problemOf(error);
         if (waits(problem)) return;

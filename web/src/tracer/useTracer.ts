@@ -7,6 +7,7 @@ import type {
   MachineBody,
   UsedAlternator,
   UsedStarter,
+  WaveSubject,
 } from '@pondu/core';
 import { wrap, type Remote } from 'comlink';
 import useSWR, { useSWRConfig } from 'swr';
@@ -84,9 +85,9 @@ export const useBook = (
   useAnswer(machine && house && jobs ? ['book', machine, house, jobs, now] : null, () =>
     tracer().book(machine!, house!, jobs!, now),
   );
-export const useWaves = (machine: MachineBody | undefined, house: House, faultId?: string) =>
-  useAnswer(machine ? ['waves', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
-    tracer().waves(machine!, house, faultId),
+export const useWaves = (machine: MachineBody | undefined, house: House, subject: WaveSubject, faultId?: string) =>
+  useAnswer(machine ? ['waves', subject, machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
+    tracer().waves(machine!, house, subject, faultId),
   );
 export const useMinutes = (machine: MachineBody | undefined, house: House, faultId?: string) =>
   useAnswer(machine ? ['minutes', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>

@@ -17,6 +17,7 @@ import {
   Unsolved,
   unsolvedWords,
   waveforms,
+  type WaveSubject,
   wellsView,
   wayNetlist,
   withTracer,
@@ -81,8 +82,8 @@ const api = {
       return found ? causesView(found) : null;
     }),
   proof: (input: JobInput) => traced(input, (t) => proofView(t, input.complaint, input.events)),
-  waves: (machine: MachineBody, house: House, faultId?: string) =>
-    traced({ machine, house }, ({ model }) => waveforms(model, faultId)),
+  waves: (machine: MachineBody, house: House, subject: WaveSubject, faultId?: string) =>
+    traced({ machine, house }, ({ model }) => waveforms(model, faultId, subject)),
   minutes: (machine: MachineBody, house: House, faultId?: string) =>
     traced({ machine, house }, ({ model }) => overMinutes(model, faultId)),
   settings: ({ machine, house, events }: JobInput) =>

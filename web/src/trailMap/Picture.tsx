@@ -9,6 +9,7 @@ const DRAWINGS: Readonly<Record<string, ReactNode>> = {
     </>
   ),
   clamp: <path d="M12 3v7M8 10h8v4a4 4 0 0 1-8 0zM12 18v3M5 12h3M16 12h3" />,
+  lamp: <path d="M8 14a6 6 0 1 1 8 0v3H8zM9 20h6M12 14v-4M10 9l2 2 2-2" />,
   wire: <path d="M2 12h4c2 0 2-5 4-5s2 10 4 10 2-5 4-5h4" />,
   fuse: (
     <>

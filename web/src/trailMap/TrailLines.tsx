@@ -1,7 +1,7 @@
 import type { ModelView, StationState, TraceView, TrailName } from '@pondu/core';
 import { percent } from '../words/belief.ts';
 import { TRAIL_LABELS } from '../words/trails.ts';
-import { TrailMap } from './TrailMap.tsx';
+import { TrailMap, type Tap } from './TrailMap.tsx';
 
 interface Props {
   model: Pick<ModelView, 'trails'>;
@@ -12,6 +12,8 @@ interface Props {
   onOpen: (trail: TrailName) => void;
   selected: string | undefined;
   onSelect: (station: string) => void;
+  taps: readonly Tap[];
+  onTap: (checkId: string) => void;
 }
 
 /** Which of the machine's lines is open: the one chosen, the one of the station in hand, else the most suspected. */
@@ -28,7 +30,7 @@ export function openTrail({ model, shares, open, selected }: Pick<Props, 'model'
 
 /** Every trail of the machine as a line into the engine with its share of suspicion; the one being walked lies open. */
 export function TrailLines(props: Props) {
-  const { model, states, shares, onOpen, selected, onSelect } = props;
+  const { model, states, shares, onOpen, selected, onSelect, taps, onTap } = props;
   const shown = openTrail(props);
   const trail = model.trails.find((t) => t.id === shown)!;
   const shareOf = (t: TrailName) => shares.find((s) => s.trail === t)?.share ?? 0;
@@ -64,7 +66,7 @@ export function TrailLines(props: Props) {
         )}
       </div>
       <div id="open-trail" role="tabpanel" aria-label={TRAIL_LABELS[shown]}>
-        <TrailMap stations={trail.stations} states={states} selected={selected} onSelect={onSelect} />
+        <TrailMap stations={trail.stations} {...{ states, selected, onSelect, taps, onTap }} />
       </div>
     </div>
   );

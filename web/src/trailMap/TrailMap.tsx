@@ -14,15 +14,30 @@ const STATE_WORDS: Readonly<Record<StationState['state'], string>> = {
 /** Height of the tallest bar, pixels. */
 const TALLEST = 19;
 
+/** Something else on the same feed or earth, and what is known of it. */
+export interface Tap {
+  readonly checkId: string;
+  readonly label: string;
+  readonly joins: string;
+  readonly word: string | undefined;
+}
+const TAP_STATES: Readonly<Record<string, StationState['state']>> = {
+  works: 'proven',
+  weakly: 'lost here',
+  dead: 'lost here',
+};
+
 interface Props {
   stations: readonly Station[];
   states: readonly StationState[];
   selected: string | undefined;
   onSelect: (station: string) => void;
+  taps?: readonly Tap[];
+  onTap?: (checkId: string) => void;
 }
 
 /** The machine's trail as one line, and beside it what comes in at the side; suspicion stands on each as a bar. */
-export function TrailMap({ stations, states, selected, onSelect }: Props) {
+export function TrailMap({ stations, states, selected, onSelect, taps = [], onTap }: Props) {
   const map = useRef<HTMLDivElement>(null);
   const walk = (event: KeyboardEvent) => {
     const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
@@ -50,15 +65,17 @@ export function TrailMap({ stations, states, selected, onSelect }: Props) {
   };
   const lanes = new Map<string, Station[]>();
   for (const s of stations) if (s.lane) lanes.set(s.lane.name, [...(lanes.get(s.lane.name) ?? []), s]);
+  const labelOf = (id: string) => stations.find((s) => s.id === id)?.label ?? '';
+  const here = taps.filter((t) => stations.some((s) => s.id === t.joins));
   return (
     <div ref={map} onKeyDown={walk}>
       <ol className="trail" aria-label="Trail">
         {stations.filter((s) => !s.lane).map(cell)}
       </ol>
-      {lanes.size > 0 && (
+      {lanes.size + here.length > 0 && (
         <div className="trail-lanes">
           {[...lanes].map(([name, own]) => {
-            const joins = stations.find((s) => s.id === own[0]!.lane!.joins)?.label ?? '';
+            const joins = labelOf(own[0]!.lane!.joins);
             return (
               <div key={name} className="trail-lane">
                 <ol
@@ -74,6 +91,27 @@ export function TrailMap({ stations, states, selected, onSelect }: Props) {
               </div>
             );
           })}
+          {here.map((tap) => (
+            <div key={tap.checkId} className="trail-lane trail-tap">
+              <ol
+                className="trail"
+                aria-label={`Also on ${labelOf(tap.joins)}`}
+                style={{ '--cells': 1 } as CSSProperties}
+              >
+                <li data-state={TAP_STATES[tap.word ?? ''] ?? 'unknown'} data-joint={false}>
+                  <button type="button" onClick={() => onTap?.(tap.checkId)}>
+                    <span className="trail-node" />
+                    <Picture name="lamp" className="trail-picture" />
+                    <span className="trail-label">{tap.label}</span>
+                    <span className="sr-only">{tap.word ?? 'not tried'}</span>
+                  </button>
+                </li>
+              </ol>
+              <span aria-hidden className="trail-joins">
+                {labelOf(tap.joins)}
+              </span>
+            </div>
+          ))}
         </div>
       )}
     </div>

@@ -47,3 +47,27 @@ it('draws what comes in at the side as lines of their own, named by where they j
   await userEvent.keyboard('{ArrowRight}{Enter}');
   expect(onSelect).toHaveBeenCalledWith('stop');
 });
+
+it('shows what else hangs on a station, and what it did when it was tried', async () => {
+  const onTap = vi.fn();
+  const tap = (word: string | undefined) => ({ checkId: 'other', label: 'Gauges', joins: 'switch', word });
+  const draw = (word: string | undefined) =>
+    render(
+      <TrailMap
+        {...{ stations, states, onTap }}
+        selected={undefined}
+        onSelect={() => undefined}
+        taps={[tap(word), { ...tap('works'), checkId: 'elsewhere', joins: 'not on this line' }]}
+      />,
+    );
+  draw('dead');
+  const cell = within(screen.getByRole('list', { name: 'Also on switch' })).getByRole('button');
+  expect(cell.textContent).toBe('Gaugesdead');
+  expect(cell.closest('li')!.dataset['state']).toBe('lost here');
+  await userEvent.click(cell);
+  expect(onTap).toHaveBeenCalledWith('other');
+  cleanup();
+  draw(undefined);
+  expect(screen.getAllByRole('list')).toHaveLength(2);
+  expect(screen.getByText('not tried')).toBeTruthy();
+});

@@ -17,7 +17,7 @@ const NUISANCE = 0.15 / 3.6e6;
 function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
   const { light, water } = p[TANK] as { light: number; water: number };
   const [idle, main] = [1 - p[C.idleJet]!['blocked']!, 1 - p[C.mainJet]!['blocked']!];
-  const level = 1 + p[C.float]!['high']!;
+  const level = (1 + p[C.float]!['high']!) * (1 - (p[C.float]!['gone'] ?? 0));
   const choke = p[C.choke]!;
   const dry = 1 - water;
   if (how === 'crank') {

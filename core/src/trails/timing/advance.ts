@@ -22,7 +22,7 @@ const sucked = (state: MachineState, ported: boolean): number =>
 const atStop = (weights: PartParams): number => weights['maxDegrees']! + (weights['overDegrees'] ?? 0);
 
 /** Of the weights' whole swing at a speed: straight from where the springs give way to the stop. 0…1. */
-const swungAt = (weights: PartParams, rpm: number): number =>
+export const swungAt = (weights: PartParams, rpm: number): number =>
   Math.min(1, Math.max(0, (rpm - weights['startRpm']!) / Math.max(1, weights['fullRpm']! - weights['startRpm']!)));
 
 /**

@@ -1,6 +1,7 @@
 import type { FreeProbe, ModelView } from '@pondu/core';
+import { Crosshair } from 'lucide-react';
 import { Fragment, useId, useState } from 'react';
-import { useDraft } from '../../draft/useDraft.ts';
+import type { useProbing } from './useProbing.ts';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
@@ -15,7 +16,7 @@ const INSTRUMENTS: readonly { value: FreeProbe['instrument']; label: string }[] 
 type Probing = NonNullable<ModelView['probing']>;
 
 interface Props {
-  jobId: string;
+  use: ReturnType<typeof useProbing>;
   probing: Probing;
   stations: ModelView['stations'];
   /** A place that was picked on the map comes first. */
@@ -24,16 +25,15 @@ interface Props {
 }
 
 const STILL: FreeProbe['state'] = 'key off';
-const NOTHING: FreeProbe = { instrument: 'voltmeter', live: '', earth: '', state: STILL, unplugged: [] };
 
 /** Leads on any two places, in any state, with anything unplugged: the ruler for it comes from the same model. */
-export function ProbePanel({ jobId, probing, stations, station, onProbe }: Props) {
-  const [probe, setProbe, clear] = useDraft<FreeProbe>(`${jobId}.probe`, NOTHING);
+export function ProbePanel({ use, probing, stations, station, onProbe }: Props) {
+  const { probe, clear } = use;
   const [error, setError] = useState('');
   const clamp = probe.instrument === 'clamp meter';
   const put = (change: Partial<FreeProbe>) => {
     setError('');
-    setProbe({ ...probe, ...change });
+    use.put(change);
   };
   function go() {
     if (!probe.live) return setError(clamp ? 'Pick the wire first.' : 'Pick where the live lead goes.');
@@ -67,6 +67,7 @@ export function ProbePanel({ jobId, probing, stations, station, onProbe }: Props
             {...{ stations, station }}
             value={probe.live}
             onChange={(live) => put({ live })}
+            onMap={() => use.pick('live')}
           />
         ) : (
           <>
@@ -76,6 +77,7 @@ export function ProbePanel({ jobId, probing, stations, station, onProbe }: Props
               {...{ stations, station }}
               value={probe.live}
               onChange={(live) => put({ live })}
+              onMap={() => use.pick('live')}
             />
             <PlaceField
               label="Other lead on"
@@ -83,6 +85,7 @@ export function ProbePanel({ jobId, probing, stations, station, onProbe }: Props
               {...{ stations, station }}
               value={probe.earth}
               onChange={(earth) => put({ earth })}
+              onMap={() => use.pick('earth')}
             />
           </>
         )}
@@ -120,6 +123,7 @@ function PlaceField({
   station,
   value,
   onChange,
+  onMap,
 }: {
   label: string;
   places: Probing['places'];
@@ -127,6 +131,7 @@ function PlaceField({
   station: string | undefined;
   value: string;
   onChange: (id: string) => void;
+  onMap: () => void;
 }) {
   const id = useId();
   const ordered = [...stations].sort((a, b) => Number(b.id === station) - Number(a.id === station));
@@ -135,23 +140,28 @@ function PlaceField({
       <label htmlFor={id} className="tag mb-1 block">
         {label}
       </label>
-      <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}>
-        <option value="">Choose</option>
-        {ordered.map((s) => {
-          const own = places.filter((p) => p.station === s.id);
-          return own.length === 0 ? (
-            <Fragment key={s.id} />
-          ) : (
-            <optgroup key={s.id} label={s.label}>
-              {own.map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.label}
-                </option>
-              ))}
-            </optgroup>
-          );
-        })}
-      </select>
+      <div className="flex gap-2">
+        <select id={id} className="field min-w-0 grow" value={value} onChange={(e) => onChange(e.target.value)}>
+          <option value="">Choose</option>
+          {ordered.map((s) => {
+            const own = places.filter((p) => p.station === s.id);
+            return own.length === 0 ? (
+              <Fragment key={s.id} />
+            ) : (
+              <optgroup key={s.id} label={s.label}>
+                {own.map((p) => (
+                  <option key={p.id} value={p.id}>
+                    {p.label}
+                  </option>
+                ))}
+              </optgroup>
+            );
+          })}
+        </select>
+        <Button look="quiet" aria-label={`${label}: pick it on the map`} onClick={onMap}>
+          <Crosshair aria-hidden className="size-5" />
+        </Button>
+      </div>
     </div>
   );
 }

@@ -7,6 +7,7 @@ import { Failed, Loading } from '../../ui/States.tsx';
 import { CarburettorBench } from '../setUp/CarburettorBench.tsx';
 import { ChargingBench } from '../setUp/ChargingBench.tsx';
 import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
+import { GaugePicture } from '../setUp/GaugePicture.tsx';
 import { FastenersBench } from '../setUp/FastenersBench.tsx';
 import { LeadsBench } from '../setUp/LeadsBench.tsx';
 import { PointsBench } from '../setUp/PointsBench.tsx';
@@ -77,7 +78,14 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
             id: 'carburettor',
             label: 'Carburettor',
             shown: (
-              <CarburettorBench stored={stored} steps={view.steps} carburettors={view.carburettors} gauge={gauge} />
+              <CarburettorBench
+                stored={stored}
+                steps={view.steps}
+                carburettors={view.carburettors}
+                gauge={
+                  gauge && <GaugePicture stored={stored} input={input} check={gauge} faults={model.data!.faults} />
+                }
+              />
             ),
           },
         ]

@@ -19,6 +19,9 @@ import { SoakPanel } from './SoakPanel.tsx';
 import { MinutesPanel } from './MinutesPanel.tsx';
 import { WavePanel } from './WavePanel.tsx';
 import { Suspects } from './Suspects.tsx';
+import { ProbePicker } from './ProbePicker.tsx';
+import { tapsOf } from './taps.ts';
+import { useProbing } from './useProbing.ts';
 import { useReadingEntry } from './useReadingEntry.ts';
 import { VerdictBanner } from './VerdictBanner.tsx';
 
@@ -74,6 +77,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   const probeAt = (p: FreeProbe) =>
     put({ check: freeProbeId(p), probe: JSON.stringify(p), station: undefined, corrects: undefined });
 
+  const probing = useProbing(stored.id);
   const entry = useReadingEntry({
     place,
     now,
@@ -99,6 +103,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   const before = entry.previewInput && preview.data && !preview.isLoading ? trace.data : undefined;
   const checks = [...model.data.checks, ...trace.data.probes.map((check) => ({ check, owned: true }))];
   const shown = before ? preview.data! : trace.data;
+  const taps = lookOnly ? [] : tapsOf(model.data.checks, stored.events);
   const beside = model.data.checks.find((c) => c.check.id === chosen)?.check.beside?.what;
   const round = beside ? model.data.checks.filter((c) => c.check.beside?.what === beside) : [];
   return (
@@ -110,10 +115,16 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           shares={shown.trails}
           open={(params.get('trail') as TrailName | undefined) ?? undefined}
           onOpen={(trail) => put({ trail, station: undefined })}
-          selected={station}
-          onSelect={(s) => put({ station: s === station ? undefined : s })}
+          selected={probing.lead ? undefined : station}
+          onSelect={(s) => (probing.lead ? probing.tap(s) : put({ station: s === station ? undefined : s }))}
+          taps={taps}
+          onTap={choose}
         />
-        <TrailKey />
+        {probing.lead ? (
+          <ProbePicker probing={probing} stations={model.data.stations} places={model.data.probing!} />
+        ) : (
+          <TrailKey />
+        )}
       </section>
       <div className="grid min-w-0 content-start gap-3">
         {station && (
@@ -178,14 +189,12 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
         )}
       </div>
       <Suspects jobId={stored.id} trace={shown} before={before} house={house} events={stored.events} checks={checks} />
-      {model.data.trails.some((t) => t.id === 'spark') && (
-        <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
-      )}
+      <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
       {model.data.slow && <MinutesPanel machine={machine} house={house} suspects={trace.data.suspects} />}
       {!lookOnly && model.data.probing && (
         <div className="lg:col-span-2">
           <ProbePanel
-            jobId={stored.id}
+            use={probing}
             probing={model.data.probing}
             stations={model.data.stations}
             station={station}

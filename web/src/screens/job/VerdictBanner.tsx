@@ -8,6 +8,12 @@ import type { JobPlace } from './place.ts';
 
 const lower = (label: string): string => `${label.charAt(0).toLowerCase()}${label.slice(1)}`;
 
+const WHY = {
+  sure: ' sure',
+  'cheaper than asking': '; fixing now is cheaper than asking more',
+  seen: '; it was seen to be bad, and is put right in any case',
+} as const;
+
 /** What to do when asking further is not the next thing. */
 export function VerdictBanner({ trace, place: { stored, house } }: { trace: TraceView; place: JobPlace }) {
   const { verdict } = trace;
@@ -18,10 +24,7 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
       return null;
     case 'fix': {
       const { repair } = verdict;
-      const rest =
-        verdict.why === 'sure'
-          ? `${percent(verdict.share)} sure`
-          : `${percent(verdict.share)}; fixing now is cheaper than asking more`;
+      const rest = `${percent(verdict.share)}${WHY[verdict.why]}`;
       return (
         <Banner
           icon={<Wrench aria-hidden className="size-6" />}

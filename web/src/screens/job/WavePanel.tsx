@@ -1,4 +1,12 @@
-import { formatQuantity, type House, type MachineBody, type SuspectView, type Wave } from '@pondu/core';
+import {
+  formatQuantity,
+  type Dimension,
+  type House,
+  type MachineBody,
+  type SuspectView,
+  type Wave,
+  type WaveSubject,
+} from '@pondu/core';
 import { useState } from 'react';
 import { useWaves } from '../../tracer/useTracer.ts';
 import { Choice } from '../../ui/Choice.tsx';
@@ -13,7 +21,26 @@ const NAMES: Readonly<Record<Wave['id'], string>> = {
   trigger: 'Trigger',
   'charge coil': 'Charge coil',
   store: 'Store',
+  leg: 'A leg of the winding',
+  ripple: 'What rides on the output, AC',
+  'charge amps': 'Charge, by a clamp',
 };
+const MEASURED = (id: Wave['id']): Dimension => (id === 'charge amps' ? 'current' : 'voltage');
+
+const SUBJECTS: readonly { value: WaveSubject; label: string }[] = [
+  { value: 'firing', label: 'One firing, cranking' },
+  { value: 'charge', label: 'The charge, fast, all on' },
+];
+/** A commutator makes no waves, and a lighting coil has no rectifier to look behind. */
+const WAVELESS = ['generator', 'lighting-coil'];
+/** What of this machine a scope can be put to. */
+function subjectsOf(machine: MachineBody): WaveSubject[] {
+  const { trails } = machine.fitOut;
+  return [
+    ...(trails.some((t) => t.trail === 'spark') ? (['firing'] as const) : []),
+    ...(trails.some((t) => t.trail === 'charge' && !WAVELESS.includes(t.kind)) ? (['charge'] as const) : []),
+  ];
+}
 
 interface Props {
   machine: MachineBody;
@@ -21,31 +48,45 @@ interface Props {
   suspects: readonly SuspectView[];
 }
 
-/** What a scope would show of one firing while cranking: when well, and with a suspect. Solved, not sketched. */
+/** What a scope would show of one firing, or of the charge: when well, and with a suspect. Solved, not sketched. */
 export function WavePanel({ machine, house, suspects }: Props) {
   const [open, setOpen] = useState(false);
+  const subjects = subjectsOf(machine);
+  if (subjects.length === 0) return null;
   return (
-    <Folded name="Waveforms: one firing, well and with a suspect" className="card p-3 lg:col-span-2" onToggle={setOpen}>
-      {open && <Waves machine={machine} house={house} suspects={suspects} />}
+    <Folded name="Waveforms: well and with a suspect" className="card p-3 lg:col-span-2" onToggle={setOpen}>
+      {open && <Waves machine={machine} house={house} suspects={suspects} subjects={subjects} />}
     </Folded>
   );
 }
 
-function Waves({ machine, house, suspects }: Props) {
+function Waves({ machine, house, suspects, subjects }: Props & { subjects: readonly WaveSubject[] }) {
   const [chosen, setChosen] = useState<string>();
   const [which, setWhich] = useState<Wave['id']>('secondary');
+  const onCharge = suspects[0]?.trail === 'charge' && subjects.includes('charge');
+  const [asked, setAsked] = useState<WaveSubject>();
+  const subject = asked ?? (onCharge ? 'charge' : subjects[0]!);
   const faultId = chosen ?? suspects[0]?.faultId;
-  const well = useWaves(machine, house);
-  const ill = useWaves(faultId ? machine : undefined, house, faultId);
+  const well = useWaves(machine, house, subject);
+  const ill = useWaves(faultId ? machine : undefined, house, subject, faultId);
   if (well.error || ill.error) return <Failed error={well.error ?? ill.error} />;
-  if (!well.data || (faultId && !ill.data)) return <Loading what="Solving a firing" />;
-  if (!well.data.ok) return <p>This machine’s firing does not solve: {well.data.code}.</p>;
-  const shown = well.data.waves.find((w) => w.id === which) ?? well.data.waves[0]!;
+  if (!well.data || (faultId && !ill.data)) return <Loading what="Solving it wave by wave" />;
+  if (!well.data.ok) return <p>This does not solve: {well.data.code}.</p>;
+  const shown = well.data.waves.find((w) => w.id === which) ?? well.data.waves[0];
+  if (!shown) return <p>Nothing turns or fires here even when well.</p>;
   const other = ill.data?.ok ? ill.data.waves.find((w) => w.id === shown.id) : undefined;
   const suspect = suspects.find((s) => s.faultId === faultId);
   return (
     <div className="grid gap-3">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        {subjects.length > 1 && (
+          <Choice
+            label="Of"
+            value={subject}
+            options={SUBJECTS.filter((s) => subjects.includes(s.value))}
+            onChange={setAsked}
+          />
+        )}
         <Choice
           label="Probe on"
           value={shown.id}
@@ -62,18 +103,17 @@ function Waves({ machine, house, suspects }: Props) {
   );
 }
 
-/** A voltage through one firing, well and with a suspect. */
+/** One trace of the scope, well and with a suspect. */
 export function WaveChart({ well, ill, illName }: { well: Wave; ill: Wave | undefined; illName: string }) {
-  const curve = ({ at, volts }: Wave) => ({ at, values: volts });
   return (
     <TwoLines
       name={NAMES[well.id]}
-      well={curve(well)}
-      ill={ill && curve(ill)}
+      well={well}
+      ill={ill}
       illName={illName}
-      said={(v) => formatQuantity(v, 'voltage', { significant: 2 })}
+      said={(v) => formatQuantity(v, MEASURED(well.id), { significant: 2 })}
       atWords={(t) => `${(t * 1e3).toFixed(1)} ms`}
-      peak={({ values }) => `peak ${formatQuantity(Math.max(...values.map(Math.abs)), 'voltage')}`}
+      peak={({ values }) => `peak ${formatQuantity(Math.max(...values.map(Math.abs)), MEASURED(well.id))}`}
     />
   );
 }

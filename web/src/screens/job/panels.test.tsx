@@ -40,7 +40,7 @@ describe('the soak test', () => {
 });
 
 describe('a waveform', () => {
-  const wave = (peak: number): Wave => ({ id: 'secondary', at: [0, 1e-4, 2e-4], volts: [0, -peak, 10] });
+  const wave = (peak: number): Wave => ({ id: 'secondary', at: [0, 1e-4, 2e-4], values: [0, -peak, 10] });
   it('says its peaks in words, for those who do not see the lines', () => {
     render(<WaveChart well={wave(12_000)} ill={wave(3000)} illName="Condenser open inside" />);
     const name = screen.getByRole('img').getAttribute('aria-label');

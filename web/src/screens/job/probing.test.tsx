@@ -5,10 +5,15 @@ import { useState } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { CardStations } from './CardStations.tsx';
 import { probeIn, probeOf } from './probeParam.ts';
+import { TrailMap } from '../../trailMap/TrailMap.tsx';
 import { ProbePanel } from './ProbePanel.tsx';
+import { ProbePicker } from './ProbePicker.tsx';
+import { useProbing } from './useProbing.ts';
 import { RecentWorkFields } from './RecentWorkFields.tsx';
 
 beforeEach(() => localStorage.clear());
+// This DOM lays nothing out, so it has nothing to scroll.
+beforeEach(() => void (Element.prototype.scrollIntoView = () => undefined));
 afterEach(cleanup);
 
 const stations = [
@@ -28,10 +33,41 @@ const probing = {
 };
 
 describe('leads anywhere', () => {
+  function Placed({ onProbe, station }: { onProbe: (p: FreeProbe) => void; station: string | undefined }) {
+    const use = useProbing('j');
+    return (
+      <>
+        <TrailMap stations={stations} states={[]} selected={undefined} onSelect={use.tap} />
+        {use.lead && <ProbePicker probing={use} stations={stations} places={probing} />}
+        <ProbePanel use={use} probing={probing} stations={stations} station={station} onProbe={onProbe} />
+      </>
+    );
+  }
   const panel = (onProbe = vi.fn(), station?: string) => {
-    render(<ProbePanel jobId="j" probing={probing} stations={stations} station={station} onProbe={onProbe} />);
+    render(<Placed onProbe={onProbe} station={station} />);
     return onProbe;
   };
+  it('are placed by tapping stations on the map, the other lead after the live one', async () => {
+    const onProbe = panel();
+    await userEvent.click(screen.getByLabelText('Live lead on: pick it on the map'));
+    expect(screen.getByRole('status').textContent).toBe('The live lead: tap its station on the map.');
+    await userEvent.click(screen.getByRole('button', { name: /^Plug leads/ }));
+    expect(screen.getByRole('status').textContent).toBe('Nothing to be touched at Plug leads: tap another station.');
+    await userEvent.click(screen.getByRole('button', { name: /^Coil/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'coil +' }));
+    expect(screen.getByRole('status').textContent).toBe('The other lead: tap its station on the map.');
+    await userEvent.click(screen.getByRole('button', { name: /^Points/ }));
+    await userEvent.click(screen.getByRole('button', { name: 'the terminal at the points' }));
+    expect(screen.queryByRole('group', { name: 'Placing a lead' })).toBeNull();
+    await go();
+    expect(onProbe.mock.calls[0]![0]).toMatchObject({ live: 'coil+', earth: 'points' });
+  });
+  it('are left where they are with Escape', async () => {
+    panel();
+    await userEvent.click(screen.getByLabelText('Other lead on: pick it on the map'));
+    await userEvent.keyboard('{Escape}');
+    expect(screen.queryByRole('status')).toBeNull();
+  });
   const go = () => userEvent.click(screen.getByText('Show what it should read'));
   const pick = (label: string, value: string) => userEvent.selectOptions(screen.getByLabelText(label), value);
 

@@ -1,6 +1,5 @@
 import { balanceOfCarburettors, before, type Step, type StepId } from '@pondu/core';
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { useState, type ReactNode } from 'react';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -18,8 +17,8 @@ interface Props {
   stored: StoredJob;
   steps: readonly Step[];
   carburettors: number;
-  /** Check of the vacuum gauge, where the machine has one. */
-  gauge: string | undefined;
+  /** What its vacuum gauge says, where the machine has one. */
+  gauge: ReactNode;
 }
 
 /** The order of work with its reasons, and the balance of several. */
@@ -68,13 +67,7 @@ export function CarburettorBench({ stored, steps, carburettors, gauge }: Props) 
           onSave={(read, shows) => void save({ ...sheet, read, shows })}
         />
       )}
-      {gauge && (
-        <p>
-          <Link className="inline-flex min-h-12 items-center underline" to={`/jobs/${stored.id}/trace?check=${gauge}`}>
-            Read the vacuum gauge: what its needle says
-          </Link>
-        </p>
-      )}
+      {gauge}
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { useDraft } from '../../draft/useDraft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { percent } from '../../words/belief.ts';
+import { CurveDesign } from './CurveDesign.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
 
 const HOSES = [
@@ -156,6 +157,7 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
               : ''}
         </Answer>
       </Part>
+      {timing.weights && <CurveDesign draft={`${key}.design`} timing={timing} weights={timing.weights} />}
       {taps && (
         <Part title="Which tap for the pod" about="By this machine’s plates, idling, warm.">
           <p>

@@ -156,6 +156,24 @@ describe('timing', () => {
     await fill('Total wanted, degrees', '34');
     expect(statuses()).toMatch(/gains 4° from idle to fast: set 30° at idle.*kicks back/);
   });
+  it('a curve of one’s own says what to make of stop and springs, and what it runs into', async () => {
+    shown(<TimingBench stored={stored()} timing={setUpView(timed, [], {}).timing!} />);
+    const design = within(screen.getByRole('region', { name: 'A curve of your own' }));
+    const put = (label: string, text: string) => userEvent.type(design.getByLabelText(label), text);
+    await put('At idle, degrees', '10');
+    await put('All of it, degrees', '34');
+    await put('Begins at, rev/min', '1200');
+    expect(design.queryByRole('img')).toBeNull();
+    await put('All in at, rev/min', '2800');
+    expect(design.getByRole('status').textContent).toMatch(/Springs taken up \d\.\d\d times as hard as now/);
+    await put('It knocked at, rev/min', '2000');
+    await put('With so many degrees', '15');
+    expect(design.getByText(/At 2000 rev\/min it would have 22°, and knocked with 15°/)).toBeTruthy();
+    await userEvent.clear(design.getByLabelText('All of it, degrees'));
+    await put('All of it, degrees', '8');
+    expect(design.getByText('All of it must be more than it has at idle.')).toBeTruthy();
+    expect(design.getByRole('status').textContent).toBe('');
+  });
 });
 
 describe('road test, carburettor, charging, tightening', () => {
@@ -178,7 +196,7 @@ describe('road test, carburettor, charging, tightening', () => {
       <CarburettorBench
         stored={stored()}
         carburettors={2}
-        gauge={undefined}
+        gauge={null}
         steps={[
           { id: 'timing', label: 'Timing', why: 'First.', after: [] },
           { id: 'mixture', label: 'Mixture', why: 'Then.', after: ['timing'] },

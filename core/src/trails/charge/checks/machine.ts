@@ -2,10 +2,22 @@ import { FAST, KEY_OFF, LOADED } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { OPEN_OHMS } from '../../../machine/part.ts';
 import { seen } from '../../../machine/seen.ts';
+import type { Scene } from '../../../machine/scene.ts';
 import { given } from '../charging.ts';
-import { BELT, CUTOUT, engineRpm, REGULATOR, SOURCE } from '../making.ts';
+import { LEG_GONE, SOUND_RIPPLE, SOUND_TIMES } from '../harmed.ts';
+import { LOOP_HENRIES, POLE_PAIRS } from '../waves.ts';
+import { BELT, CUTOUT, engineRpm, makingOf, REGULATOR, SOURCE } from '../making.ts';
 import { running } from './volts.ts';
 import { kindOf } from './which.ts';
+
+/** What the swings of the current meet on their way through the battery: nothing slow, so its charging does not count. */
+const QUICK_PATH = ['charge-wire', 'live-clamp', 'battery', 'strap'] as const;
+function quickOhms(scene: Scene, times: number): number {
+  const { fit } = scene.machine;
+  const hertz = (engineRpm(fit, 'fast') / 60) * makingOf(fit.charge!.kind, fit).ratio * POLE_PAIRS * times;
+  const ohms = QUICK_PATH.reduce((sum, id) => sum + (scene.params[id]?.['ohms'] ?? 0), 0);
+  return Math.hypot(ohms, 2 * Math.PI * hertz * LOOP_HENRIES);
+}
 
 /** Alternating volts that ride on the battery's. */
 export const ripple: CheckMaker = (machine) =>
@@ -17,15 +29,18 @@ export const ripple: CheckMaker = (machine) =>
           station: SOURCE,
           label: 'AC volts at the alternator, fast, all on',
           touch: 'Meter on AC volts from the thick terminal to bare metal.',
-          watch: 'A tenth or two. Half a volt and more: a diode or a leg.',
+          watch: 'A tenth or so. Two tenths and more: a diode or a leg.',
           instrument: 'AC voltmeter',
           probe: {
             kind: 'figure',
-            value: (scene) =>
-              (scene.params[SOURCE]!['ripple'] ?? 0.08) *
-              Math.min(1, given(scene, LOADED) / (8 * (12 / machine.fit.volts))),
+            value: (scene) => {
+              const own = scene.params[SOURCE]!;
+              const harmed = own['ripple'] !== undefined;
+              const times = !harmed ? SOUND_TIMES : (own['openLeg'] ?? 0) > 0.5 ? LEG_GONE.times : 1;
+              return given(scene, LOADED) * (own['ripple'] ?? SOUND_RIPPLE) * quickOhms(scene, times);
+            },
           },
-          needs: [SOURCE, 'charge-wire'],
+          needs: [SOURCE, ...QUICK_PATH],
           minutes: 1,
         },
       ]

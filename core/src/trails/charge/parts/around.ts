@@ -63,7 +63,7 @@ export const chargeWire: PartKind = {
       weight: 2.5,
       repair: 'remake',
       comesWith: 'heat',
-      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(0.35, 3, s) * (volts / 12) }),
+      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(0.12, 3, s) * (volts / 12) }),
     },
     {
       id: 'broken',

@@ -1,6 +1,7 @@
 import { belt, chargeLamp, chargeWire, consumers, exciteResistor, lamps, standing } from './around.ts';
 import { cutOut, regulator, regulatorBox, regulatorEarth, regulatorRectifier } from './regulator.ts';
-import { alternator, generator, statorSingle, statorThree } from './source.ts';
+import { alternator, generator } from './source.ts';
+import { statorSingle, statorThree } from './stator.ts';
 
 /** The kinds of part that the charge trail is built of, besides what trails share. */
 export const CHARGE_PARTS = {

@@ -10,6 +10,7 @@ import {
   type PlateSpec,
 } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
+import { DIODE_OPEN, DIODE_SHORTED, LEG_GONE } from '../harmed.ts';
 import { about, engineRpm, makingOf, mostAmps } from '../making.ts';
 
 type Kind = NonNullable<Fit['charge']>['kind'];
@@ -53,7 +54,8 @@ export function chargerAt(p: PartParams, { id, nodes, fit, state }: PartContext,
   };
 }
 
-const plates = (winding: string): PlateSpec[] => [
+/** What every machine that charges has on its plate. */
+export const plates = (winding: string): PlateSpec[] => [
   {
     id: 'voltsPerRpm',
     label: 'Volts for each rev/min',
@@ -68,7 +70,8 @@ const plates = (winding: string): PlateSpec[] => [
     typical: (fit) => about(makingOf(kindOf(fit), fit).ohms, 0.15),
   },
 ];
-function running(p: PartParams, context: PartContext): Element[] {
+/** Its elements as it turns and works; none otherwise. */
+export function running(p: PartParams, context: PartContext): Element[] {
   if (context.state.key !== 'run' || (p['works'] ?? 1) < 0.5 || p['ohms']! >= OPEN_OHMS) return [];
   const charger = chargerOf(p, context);
   // Its iron takes a little by itself: what nothing is connected to does not run away.
@@ -165,9 +168,10 @@ export const alternator: PartKind = {
       repair: 'replace',
       apply: (p, s) => ({
         ...p,
-        share: between(0.66, 0.58, s),
+        openLeg: 1,
+        share: between(LEG_GONE.share.fast, LEG_GONE.share.idle, s),
         feedsOhms: between(0.7, 1.3, s),
-        ripple: between(0.5, 0.9, s),
+        ripple: LEG_GONE.ripple,
       }),
     },
     {
@@ -178,9 +182,10 @@ export const alternator: PartKind = {
       comesWith: 'heat',
       apply: (p, s) => ({
         ...p,
-        share: between(0.8, 0.72, s),
+        openDiode: 1,
+        share: between(DIODE_OPEN.share.fast, DIODE_OPEN.share.idle, s),
         feedsOhms: between(0.6, 1.2, s),
-        ripple: between(0.6, 1.1, s),
+        ripple: DIODE_OPEN.ripple,
       }),
     },
     {
@@ -190,8 +195,9 @@ export const alternator: PartKind = {
       repair: 'replace',
       apply: (p, s, { volts }) => ({
         ...p,
-        share: between(0.6, 0.45, s),
-        ripple: between(1.2, 2.4, s),
+        shortedDiode: 1,
+        share: between(DIODE_SHORTED.share.fast, DIODE_SHORTED.share.idle, s),
+        ripple: DIODE_SHORTED.ripple,
         leakOhms: logBetween(25, 5, s) * (volts / 12),
       }),
     },
@@ -217,76 +223,3 @@ export const alternator: PartKind = {
     ];
   },
 };
-
-const woundFault = (id: string, label: string, weight: number, apply: FaultMode['apply']): FaultMode => ({
-  id,
-  label,
-  weight,
-  repair: 'replace',
-  apply,
-});
-const statorFaults: readonly FaultMode[] = [
-  woundFault('open', 'a leg open', 2, (p, s) => ({ ...p, share: between(0.6, 0.5, s), openLeg: 1 })),
-  woundFault('earthed', 'a leg to its core', 2.2, (p, s) => ({
-    ...p,
-    share: between(0.55, 0.25, s),
-    coreOhms: logBetween(400, 0.3, s),
-  })),
-  woundFault('turns', 'turns shorted', 1.2, (p, s) => ({
-    ...p,
-    share: between(0.7, 0.4, s),
-    shortedLeg: between(0.75, 0.45, s),
-  })),
-];
-const statorPlates = (winding: string): PlateSpec[] => [
-  ...plates(winding),
-  {
-    id: 'coreOhms',
-    label: 'Insulation to the core',
-    dimension: 'resistance',
-    typical: () => ({ low: 2e6, high: 2e8 }),
-    hidden: true,
-  },
-  {
-    id: 'strength',
-    label: 'Strength of the magnets',
-    dimension: 'ratio',
-    typical: () => ({ low: 1, high: 1 }),
-    hidden: true,
-  },
-];
-const stator = (kind: string, label: string, legs: 1 | 3): PartKind => ({
-  kind,
-  plates: statorPlates(legs === 3 ? 'A leg' : 'The coil'),
-  repairs: [
-    { id: 'replace', label, minutes: 110, money: 130 },
-    { id: 'magnets', label: 'Replace the flywheel’s magnets', minutes: 90, money: 180 },
-  ],
-  faults: [
-    ...(legs === 3
-      ? statorFaults
-      : [
-          woundFault('open', 'open', 2, (p) => ({ ...p, share: 0, openLeg: 1 })),
-          woundFault('earthed', 'to its core', 2, (p, s) => ({
-            ...p,
-            share: between(0.4, 0.1, s),
-            coreOhms: logBetween(60, 0.3, s),
-          })),
-          statorFaults[2]!,
-        ]),
-    {
-      id: 'weak',
-      label: 'its magnets weak or loose',
-      weight: 0.8,
-      repair: 'magnets',
-      apply: (p, s) => ({ ...p, strength: between(0.6, 0.35, s), share: between(0.6, 0.35, s) }),
-    },
-  ],
-  elements: (p, context) => {
-    const { id, nodes } = context;
-    const working = running(p, context);
-    return working.length ? working : [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: 2e5 }];
-  },
-});
-export const statorThree = stator('stator, three phases', 'Replace the stator', 3);
-export const statorSingle = stator('stator, one phase', 'Replace the stator', 1);

@@ -16,7 +16,7 @@ export const solenoid: PartKind = {
       id: 'pullOhms',
       label: 'Pull-in winding',
       dimension: 'resistance',
-      typical: ({ volts }) => ({ low: 0.28 * squared(volts), high: 0.5 * squared(volts) }),
+      typical: ({ volts }) => ({ low: 0.25 * squared(volts), high: 0.7 * squared(volts) }),
     },
     {
       id: 'holdOhms',
@@ -56,7 +56,7 @@ export const solenoid: PartKind = {
       label: 'its contacts burnt: it clicks, and little passes',
       weight: 4,
       repair: 'contacts',
-      apply: (p, s, fit) => ({ ...p, contactOhms: logBetween(0.04, 2, s) * perHundredAmps(fit) }),
+      apply: (p, s, fit) => ({ ...p, contactOhms: logBetween(0.04, 10, s) * perHundredAmps(fit) }),
     },
     {
       id: 'sticky',

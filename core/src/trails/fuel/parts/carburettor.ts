@@ -73,6 +73,15 @@ export const float: PartKind = {
       comesWith: 'heat',
       apply: (p, s) => ({ ...p, high: between(0.6, 0.9, s), boils: 1 }),
     },
+    {
+      // What has boiled away is not there: the bowl is low until the pump has filled it again.
+      id: 'boiled-dry',
+      label: 'its fuel boils away when hot',
+      weight: 0.7,
+      repair: 'shield',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, gone: between(0.4, 0.9, s), boils: 1 }),
+    },
   ],
   elements: () => [],
 };

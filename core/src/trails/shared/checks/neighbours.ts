@@ -36,6 +36,7 @@ export const neighbours: CheckMaker = (machine) => {
     {
       ...common,
       id: 'neighbour-battery',
+      tap: 'Lamps, horn',
       station: 'terminals',
       label: 'What the battery feeds without the key',
       set: 'Key off.',
@@ -49,6 +50,7 @@ export const neighbours: CheckMaker = (machine) => {
     {
       ...common,
       id: 'neighbour-switched',
+      tap: 'Gauges, wipers',
       station: 'switch',
       label: 'What else the key feeds',
       set: 'Key on, engine still.',

@@ -22,7 +22,7 @@ const failing = (repair: string): FaultMode[] => [
     weight: 2,
     repair,
     comesWith: 'shaking',
-    apply: (p, s) => ({ ...p, ohms: p['ohms']! + logBetween(1.5, 120, s) }),
+    apply: (p, s) => ({ ...p, ohms: p['ohms']! + logBetween(0.6, 120, s) }),
   },
 ];
 /** Something that an earlier owner put into the feed: a box, a relay's contacts, an alarm. */

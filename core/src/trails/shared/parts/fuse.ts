@@ -31,7 +31,7 @@ export const fuse: PartKind = {
       weight: 3,
       repair: 'clean-holder',
       comesWith: 'heat',
-      apply: (p, s) => ({ ...p, holderOhms: logBetween(1.2, 500, s) }),
+      apply: (p, s) => ({ ...p, holderOhms: logBetween(0.6, 500, s) }),
     },
   ],
   elements: (p, { id, nodes }) => [

@@ -26,7 +26,7 @@ export const ignitionSwitch: PartKind = {
       label: 'contacts worn',
       weight: 2,
       repair: 'replace',
-      apply: (p, s) => ({ ...p, ohms: logBetween(1, 60, s) }),
+      apply: (p, s) => ({ ...p, ohms: logBetween(0.8, 60, s) }),
     },
     {
       // No complaint of its own: it cooks the coil and the points, and flattens the battery.

@@ -171,7 +171,7 @@ export const plug: PartKind = {
       label: 'fouled',
       weight: 1.5,
       repair: 'replace',
-      apply: (p, s) => ({ ...p, shuntOhms: logBetween(300e3, 20e3, s) }),
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(900e3, 2e3, s) }),
     },
     {
       id: 'wide',
@@ -217,7 +217,7 @@ export const plugSet: PartKind = {
       label: 'all wet or sooted',
       weight: 5,
       repair: 'replace',
-      apply: (p, s) => ({ ...p, shuntOhms: logBetween(250e3, 20e3, s) }),
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(600e3, 5e3, s) }),
     },
     {
       id: 'wide',

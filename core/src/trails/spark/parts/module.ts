@@ -175,7 +175,7 @@ export const moduleEarth: PartKind = {
       weight: 2,
       repair: 'clean',
       comesWith: 'shaking',
-      apply: (p, s) => ({ ...p, ohms: logBetween(1.5, 200, s) }),
+      apply: (p, s) => ({ ...p, ohms: logBetween(0.6, 200, s) }),
     },
   ],
   elements: inLine,
