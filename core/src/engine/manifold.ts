@@ -15,11 +15,14 @@ const FRICTION = 1.1e5;
 /** Work from a kilogram of air that burns, joule: heat of petrol over the air it asks for, an idling engine's share of it. */
 const WORK = (43e6 / 14.7) * 0.2;
 
+/** Below this share of the pressure before it a hole is choked: 0.528. */
+const CHOKED = (2 / (GAMMA + 1)) ** (GAMMA / (GAMMA - 1));
+const unchoked = (r: number): number =>
+  Math.sqrt(((2 * GAMMA) / (GAMMA - 1)) * (r ** (2 / GAMMA) - r ** ((GAMMA + 1) / GAMMA)));
+const MOST = unchoked(CHOKED);
+
 /** Isentropic flow function: choked below 0.528 of the pressure before it, where it is 0.685 [1] [7]. */
-export function psi(ratio: number): number {
-  const r = Math.max(ratio, (2 / (GAMMA + 1)) ** (GAMMA / (GAMMA - 1)));
-  return r >= 1 ? 0 : Math.sqrt(((2 * GAMMA) / (GAMMA - 1)) * (r ** (2 / GAMMA) - r ** ((GAMMA + 1) / GAMMA)));
-}
+export const psi = (ratio: number): number => (ratio <= CHOKED ? MOST : ratio >= 1 ? 0 : unchoked(ratio));
 
 /** Kilograms of air a second through a hole, from the air outside to a pressure behind it. Square metres, pascal. */
 export const airThrough = (squareMetres: number, pascals: number, outside = ATMOSPHERE): number =>

@@ -11,7 +11,7 @@ import {
   type SparkPlace,
   type ValueOf,
 } from './observed.ts';
-import { figuresIn, type MachineState, type PartInstance } from './part.ts';
+import { figuresIn, type MachineState, type PartInstance, type PartParams } from './part.ts';
 import { keyOf } from './state.ts';
 
 /** The figures given leave a network that has no answer. */
@@ -24,8 +24,22 @@ const ALIKE_SHARE = 2e-4;
 /** States with everything that moves in its place: some tens for any machine. */
 const settledStates = new Map<string, MachineState>();
 
-/** Names where an observable is asked for. */
-const placeKey = (at: object): string => Object.values(at).join();
+/** Names of what is asked, by the state it is asked in: put together once, for they are asked for without end. */
+const sightIds = new WeakMap<MachineState, Map<string, string>>();
+function sightId(key: Observable, state: MachineState, at: object | undefined): string {
+  let asked: string = key;
+  for (const place of at ? Object.values(at) : []) asked += `|${String(place)}`;
+  let own = sightIds.get(state);
+  if (!own) sightIds.set(state, (own = new Map()));
+  let id = own.get(asked);
+  if (id === undefined) own.set(asked, (id = `${asked}|${keyOf(state)}`));
+  return id;
+}
+
+function alike(a: PartParams, b: PartParams): boolean {
+  const keys = Object.keys(a);
+  return keys.length === Object.keys(b).length && keys.every((k) => a[k] === b[k]);
+}
 
 /** A machine in the state in which an instrument finds it, all figures known. What was solved is kept by state. */
 export class Scene implements Known {
@@ -34,6 +48,10 @@ export class Scene implements Known {
   /** Its parts with their figures, for its own use: what it reads of them is nobody's footprint. */
   private readonly figures: MachineParams;
   private readonly base: Scene | undefined;
+  /** Its figures before anything had followed from them. */
+  private readonly given: MachineParams;
+  private before: Scene | undefined;
+  private readonly alone: readonly Scene[];
   private readonly seen: Footprint | undefined;
   /** Parts whose figures are not those of the base: its fault, and what followed from it. */
   private readonly differing: readonly PartInstance[];
@@ -46,20 +64,54 @@ export class Scene implements Known {
   private readonly settledTo = new WeakMap<MachineState, MachineState>();
   private readonly unlike = new Map<string, boolean>();
 
-  /** `base` is the same machine without its fault: what it has prepared serves here too. `seen` keeps account of what is read. */
-  constructor(machine: Machine, params: MachineParams, base?: Scene, seen?: Footprint) {
+  /**
+   * `base` is the same machine without its fault: what it has prepared serves here too. `seen` keeps account of what is
+   * read. Of two faults, `alone` are the machines with each: what only one of them can change is that one's.
+   */
+  constructor(machine: Machine, params: MachineParams, base?: Scene, seen?: Footprint, alone: readonly Scene[] = []) {
     this.machine = machine;
-    this.figures = seen ? params : machine.settle(params, (p) => new Scene(machine.unsettled, p, base));
-    this.params = seen ? seen.watching(this.figures) : this.figures;
     this.base = base;
+    this.alone = alone;
+    this.given = params;
+    const settled = seen ? params : machine.settle(params, (p) => (p === params ? this.unsettled : this.found(p)));
+    const { figures, differing } =
+      base && !seen ? this.beside(params, settled, base.figures) : { figures: settled, differing: [] };
+    this.figures = figures;
+    this.params = seen ? seen.watching(this.figures) : this.figures;
     this.seen = seen;
-    this.differing = base ? machine.parts.filter((p) => this.figures[p.id] !== base.figures[p.id]) : [];
+    this.differing = differing;
     // A fault on the spark's side leaves the low-voltage network as it is.
     const same = base !== undefined && this.differing.every((p) => p.apart);
     this.solutions = same ? base.solutions : new Map();
     this.networks = same ? base.networks : new Map();
     this.sights = seen && base ? base.sights : new Map();
     this.asking = seen && base ? base.asking : new Set();
+  }
+
+  /**
+   * Settled figures beside the base's, and the parts that differ. What settles them writes figures anew each time: those
+   * that are the base's by value are given back as the base's own.
+   */
+  private beside(given: MachineParams, settled: MachineParams, base: MachineParams) {
+    const differing: PartInstance[] = [];
+    let figures = settled;
+    for (const part of this.machine.parts) {
+      const [own, there] = [settled[part.id]!, base[part.id]!];
+      if (own === there) continue;
+      if (own === given[part.id] || !alike(own, there)) differing.push(part);
+      else figures = { ...figures, [part.id]: there };
+    }
+    return { figures, differing };
+  }
+  /** The same machine before anything has followed from its fault. */
+  private get unsettled(): Scene {
+    return (this.before ??= this.found(
+      this.given,
+      this.alone.map((one) => one.unsettled),
+    ));
+  }
+  private found(params: MachineParams, alone?: readonly Scene[]): Scene {
+    return new Scene(this.machine.unsettled, params, this.base?.unsettled, undefined, alone);
   }
 
   private elementsOf(part: PartInstance, state: MachineState): Element[] {
@@ -152,8 +204,16 @@ export class Scene implements Known {
     this.seen?.noteState(state);
     const key = keyOf(state);
     let known = this.solutions.get(key);
-    if (!known) this.solutions.set(key, (known = this.solved(this.prepared(state), key)));
+    if (!known)
+      this.solutions.set(key, (known = this.oneAlone(given)?.solve(given) ?? this.solved(this.prepared(state), key)));
     return this.seen ? this.seen.watchingPoint(known) : known;
+  }
+
+  /** Of two faults: the machine with the one that alone changes a state's efforts and flows; the base where neither does. */
+  private oneAlone(state: MachineState): Scene | undefined {
+    if (this.alone.length < 2) return undefined;
+    const telling = this.alone.filter((one) => one.readsUnlikeBase(state));
+    return telling.length > 1 ? undefined : (telling[0] ?? this.base);
   }
 
   /** With a probe's own element added, for what loads the circuit or drives it. */
@@ -179,7 +239,7 @@ export class Scene implements Known {
   }
 
   see<K extends Observable>(key: K, state: MachineState, at?: AtOf<K>): ValueOf<K> {
-    const id = `${key}|${keyOf(state)}|${at === undefined ? '' : placeKey(at)}`;
+    const id = sightId(key, state, at);
     const kept = this.seen ? this.base! : this;
     if (!kept.sights.has(id)) kept.sights.set(id, kept.look(key, state, at, id));
     if (this.seen) this.seen.include(kept.footprints.get(id)!);
@@ -192,7 +252,10 @@ export class Scene implements Known {
     }
     if (this.base) {
       const same = this.base.see(key, state, at);
-      if (!this.touches(this.base.footprints.get(id)!)) return same;
+      const footprint = this.base.footprints.get(id)!;
+      if (!this.touches(footprint)) return same;
+      const telling = this.alone.filter((one) => one.touches(footprint));
+      if (this.alone.length > 1 && telling.length === 1) return telling[0]!.see(key, state, at);
     }
     if (this.asking.has(id)) throw new RangeError(`"${key}" asks for itself in ${id}`);
     this.asking.add(id);

@@ -11,6 +11,7 @@ import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './hypotheses.ts';
 import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
+import { LogCache } from './logCache.ts';
 import { logSum, meanLog } from './logs.ts';
 import { repeated, unclaimedAgain } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
@@ -47,16 +48,13 @@ const UNEXPLAINED = Math.log(0.3);
 /** A repaired fault below this share of its repair's belief is not carried on into pairs. */
 const CARRIED = 0.02;
 const ENSEMBLES_KEPT = 600;
-const READINGS_KEPT = 150;
 
 /** Weighs hypotheses for one machine; keeps the simulated members between calls. */
 export class Weigher {
   readonly model: Model;
   private readonly sound: readonly MachineParams[];
   private readonly ensembles = new Map<string, Ensemble>();
-  /** By reading, and by what it says: a page sends the same facts anew each time it asks. */
-  private readonly logs = new WeakMap<Reading, Map<string, Float64Array>>();
-  private readonly logsByFact = new Map<string, Map<string, Float64Array>>();
+  private readonly logs = new LogCache();
   private soundBands: SoundBands | undefined;
   private readonly checks: Map<string, Check>;
   private complained: { readonly of: string; readonly log: number } | undefined;
@@ -90,7 +88,7 @@ export class Weigher {
 
   /** The members under these faults; the empty list is the sound machine. */
   ensemble(faults: readonly ModelFault[]): Ensemble {
-    const key = faults.map((f) => f.id).join('+');
+    const key = nameOf(faults);
     const known = this.ensembles.get(key);
     if (known) return known;
     // Singles are asked for always; only pairs come and go.
@@ -121,9 +119,8 @@ export class Weigher {
     complaint: Complaint,
     hands: Hands = CAREFUL,
   ): Float64Array {
-    const { reading } = placed;
-    const key = `${faults.map((f) => f.id).join('+')}|${complaint.pattern}|${placed.earlier.map((r) => r.id).join()}|${hands.misprobe}`;
-    const own = this.logsOf(reading);
+    const own = this.logs.of(placed, complaint, hands);
+    const key = nameOf(faults);
     let logs = own.get(key);
     if (!logs) own.set(key, (logs = this.computeLogs(faults, placed, check, complaint, hands)));
     return logs;
@@ -131,23 +128,11 @@ export class Weigher {
 
   /** log p(reading | these faults, as severe as they are where they bring this complaint). */
   broughtLog(faults: readonly ModelFault[], placed: PlacedReading, check: Check, complaint: Complaint): number {
-    const brings = strataLogs(this.ensemble(faults), this.complaintOf(faults, complaint));
     const reads = this.readingLogs(faults, placed, check, complaint);
+    // Without degrees every step reads alike, however often each brings the complaint.
+    if (!this.ensemble(faults).graded) return reads[0]!;
+    const brings = strataLogs(this.ensemble(faults), this.complaintOf(faults, complaint));
     return logSum([...brings].map((l, s) => l + reads[s]!)) - logSum([...brings]);
-  }
-
-  private logsOf(reading: Reading): Map<string, Float64Array> {
-    const known = this.logs.get(reading);
-    if (known) return known;
-    const fact = JSON.stringify(reading);
-    const own = this.logsByFact.get(fact) ?? new Map<string, Float64Array>();
-    this.logs.set(reading, own);
-    this.logsByFact.set(fact, own);
-    for (const oldest of this.logsByFact.keys()) {
-      if (this.logsByFact.size <= READINGS_KEPT) break;
-      this.logsByFact.delete(oldest);
-    }
-    return own;
   }
 
   private computeLogs(
@@ -304,6 +289,10 @@ const UNKNOWN_EXPLAINS = 0.25;
 function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {
   return Float64Array.from(ensemble.strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
 }
+
+/** Names a set of faults; asked for so often that one of them alone is not put together. */
+const nameOf = (faults: readonly ModelFault[]): string =>
+  faults.length === 1 ? faults[0]!.id : faults.map((f) => f.id).join('+');
 
 const onEitherSide = ({ part: a }: ModelFault, { part: b }: ModelFault): boolean =>
   a.cylinder !== undefined && b.cylinder !== undefined && a.cylinder !== b.cylinder;

@@ -29,13 +29,15 @@ export function mindChangers(
   const found: MindChanger[] = [];
   for (const { check } of [...ranked].sort((a, b) => b.bits - a.bits).slice(0, ASKED)) {
     const table = outcomeTable(cells, counted, check);
-    const size = [...table.values()][0]?.length ?? 0;
+    const rows = [...table.values()];
+    const owns = [...table.keys()].map((group) => group.split('+').includes(repairId));
+    const size = rows[0]?.length ?? 0;
     let best: MindChanger | undefined;
     for (let c = 0; c < size; c++) {
       let [all, own] = [0, 0];
-      for (const [group, row] of table) {
+      for (const [g, row] of rows.entries()) {
         all += row[c]!;
-        if (group.split('+').includes(repairId)) own += row[c]!;
+        if (owns[g]) own += row[c]!;
       }
       if (all < LIKELY || own / all > FALLS_TO || all < (best?.chance ?? 0)) continue;
       best = { check, reading: cells.reading(check, c), share: own / all, chance: all };

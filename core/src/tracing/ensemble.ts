@@ -59,6 +59,7 @@ export class Ensemble {
   private readonly figured = new Map<string, Float64Array>();
   private readonly outcomes = new Map<unknown, Observed<unknown>>();
   private readonly made: (Scene | undefined)[] = [];
+  private readonly seconds: (Scene | undefined)[] = [];
   private readonly model: Model;
   private readonly sound: readonly MachineParams[];
   private readonly faults: readonly ModelFault[];
@@ -84,11 +85,26 @@ export class Ensemble {
     return (this.made[member] ??= this.make(member));
   }
   private make(member: number): Scene {
+    return this.built(member, [0, 1], this.alone(member));
+  }
+  /** `places` are those of its faults: which takes its severities in which order. */
+  private built(member: number, places: readonly number[], alone: readonly Scene[] = []): Scene {
     const failed = this.faults.reduce(
-      (p, f, k) => withFault(this.model, p, f, severity(member, k)),
+      (p, f, k) => withFault(this.model, p, f, severity(member, places[k]!)),
       this.sound[member]!,
     );
-    return new Scene(this.model.machine, failed, this.faults.length ? this.soundOne().scene(member) : undefined);
+    const base = this.faults.length ? this.soundOne().scene(member) : undefined;
+    return new Scene(this.model.machine, failed, base, undefined, alone);
+  }
+  /** Of two faults in two parts: the machines with each. The second comes in another severity than it has by itself. */
+  private alone(member: number): Scene[] {
+    const [a, b] = this.faults;
+    if (!a || !b || a.part.id === b.part.id) return [];
+    return [this.simpler[0]!.scene(member), this.simpler[1]!.second(member)];
+  }
+  /** A member with this fault as the second of two: in another severity than it has by itself. */
+  private second(member: number): Scene {
+    return (this.seconds[member] ??= this.built(member, [1]));
   }
   private soundOne(): Ensemble {
     return this.simpler[0]?.soundOne() ?? this;

@@ -34,6 +34,10 @@ export function stationShares(belief: Belief): Map<string, number> {
   return shares;
 }
 
+function partition<T>(all: readonly T[], is: (one: T) => boolean): [T[], T[]] {
+  return [all.filter(is), all.filter((one) => !is(one))];
+}
+
 /** What the readings alone say of a fault, whatever else would explain them. */
 class Proofs {
   private readonly weigher: Weigher;
@@ -76,9 +80,19 @@ class Proofs {
     return this.log([...lead, fault], placed) - this.log(lead, placed);
   }
 
+  /** Whether the leading fault and this one both show in a reading: what they read together is then played. */
+  private both(fault: ModelFault, placed: PlacedReading): boolean {
+    const check = this.weigher.check(placed.reading.checkId);
+    if (!check || !this.lead) return false;
+    const [sound, own, lead] = [[], [fault], [this.lead]].map((f) => this.weigher.ensemble(f).predict(check));
+    return own !== sound && lead !== sound;
+  }
+
   disproves(fault: ModelFault): boolean {
     let sum = 0;
-    for (const placed of this.since(fault.part.station)) {
+    // What takes no playing first: mostly it settles the matter.
+    const [plain, together] = partition(this.since(fault.part.station), (placed) => !this.both(fault, placed));
+    for (const placed of [...plain, ...together]) {
       sum += this.against(fault, placed);
       if (sum < DISPROVED) return true;
     }
