@@ -35,7 +35,7 @@ export { entryOf, tell } from './tracing/events.ts';
 export { faultShares } from './tracing/suspects.ts';
 export { proven, proveOut, type Proof, type ProofState } from './proving/proveOut.ts';
 export { calibrated, dwellFromShare, dwellOf, timingShift, type Dwell, type GapAndDwell } from './setup/dwell.ts';
-export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './setup/crankGeometry.ts';
+export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './engine/crankGeometry.ts';
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { sheetOf } from './setup/sheets.ts';
 export { dwellAcross, lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
@@ -49,6 +49,7 @@ export {
   type TimingCurve,
 } from './setup/timingCurve.ts';
 export { advanceAt, designCurve, type Advance, type CurveDesign, type Unfit } from './setup/curveDesign.ts';
+export { edgeAt, type EdgeGap, type EdgeRead, type EdgeRow } from './setup/edgeGap.ts';
 export { tapeOf, TAPE_RIM, type Tape } from './setup/tape.ts';
 export { NOTICED, ROAD_STEP, roadVerdict, SCHOOLS, type Noticed, type Round, type School } from './setup/roadTest.ts';
 export { before, balanceOfCarburettors, orderOfWork, type Step, type StepId } from './setup/carburettors.ts';

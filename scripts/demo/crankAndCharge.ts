@@ -63,9 +63,21 @@ const quad = machineBodySchema.parse({
 });
 {
   const c = complaint('no-charge', 'constant', 'Needs the charger every second day.', 'three weeks', 'flywheel off');
-  const story = new Story('quad-1', quad, c, ['charger.earthed'], 19, '2026-11-21T13:10:00Z');
+  const story = new Story('quad-1', quad, c, ['charger.earthed'], 22, '2026-11-21T13:10:00Z');
   story.follow();
-  write('quad', 'hill-quad', quad, [job('quad-1', c, 'repair', '2026-11-21T13:00:00Z', story, { waitsFor: 'part' })]);
+
+  // Its own regulator is no longer made: what went in last autumn stands in the book with its circuit.
+  const boils = complaint('overcharge', 'constant', 'The battery spits over the frame.', 'a week', '');
+  const autumn = new Story('quad-0', quad, boils, ['charge-regulator.high'], 21, '2025-10-04T09:00:00Z');
+  autumn.follow();
+  autumn.fix('charge-regulator.replace', 'adapted', 'shunt unit of a road motorcycle', {
+    source: 'the breaker’s on the mainland',
+    wiring: 'Yellow legs of the stator to its three yellows in any order; red over a fuse beside the battery; its black and its case to bare frame.',
+    way: 'three-shunt',
+  });
+  autumn.prove();
+  const closed = job('quad-0', boils, 'closed', '2025-10-04T08:50:00Z', autumn, { closedAt: autumn.at() });
+  write('quad', 'hill-quad', quad, [closed, job('quad-1', c, 'repair', '2026-11-21T13:00:00Z', story, { waitsFor: 'part' })]);
 }
 
 // The green roadster: points gone, a sealed block under the old cap, an alternator in place of its generator.

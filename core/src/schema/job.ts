@@ -88,6 +88,10 @@ export const fixSchema = z
     minutes: z.number().min(0).max(10000).default(0),
     money: z.number().min(0).max(1e6).default(0),
     temporary: z.boolean().default(false),
+    /** Of what was adapted or bypassed: how it is wired now, from where to where. */
+    wiring: z.string().trim().max(1000).optional(),
+    /** And the way of wiring its regulator that was worked out for this machine, by its id. */
+    way: z.string().max(60).optional(),
     at: z.iso.datetime(),
     by: bySchema.optional(),
   })

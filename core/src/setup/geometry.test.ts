@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './crankGeometry.ts';
+import { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from '../engine/crankGeometry.ts';
 import { calibrated, dwellFromShare, dwellOf, timingShift } from './dwell.ts';
 
 describe('dwell', () => {

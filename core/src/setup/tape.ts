@@ -1,4 +1,4 @@
-import { rimMetres } from './crankGeometry.ts';
+import { rimMetres } from '../engine/crankGeometry.ts';
 
 export interface TapeMark {
   readonly degrees: number;

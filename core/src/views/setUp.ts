@@ -1,3 +1,4 @@
+import { edgeGap, type EdgeGap } from '../setup/edgeGap.ts';
 import { orderOfWork, type Step } from '../setup/carburettors.ts';
 import { sparkBench, type SparkBench, type Tried } from '../setup/sparkBench.ts';
 import { timingCurve, type TimingCurve } from '../setup/timingCurve.ts';
@@ -23,6 +24,8 @@ export interface SetUpView {
   cap: boolean;
   /** Where the gap and dwell of its points should lie; null where it has none. */
   points: { readonly gap: Band; readonly dwell: Band } | null;
+  /** Of a magneto with points; null of others. */
+  edge: EdgeGap | null;
   charges: boolean;
   carburettors: number;
   steps: readonly Step[];
@@ -57,6 +60,7 @@ export function setUpView(tracer: Tracer, events: readonly JobEvent[], tried: Tr
     settings: settingsView(model, events),
     cap: machine.partById.has('cap') && fit.cylinders > 1,
     points: pointsPlate(tracer),
+    edge: edgeGap(model),
     charges: fit.charge !== undefined,
     carburettors: fit.fuel && fit.air ? fit.fuel.carburettors : 0,
     steps: fit.fuel && fit.air ? orderOfWork(fit) : [],

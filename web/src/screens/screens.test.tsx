@@ -10,6 +10,12 @@ import { NewJobPage } from './newJob/NewJobPage.tsx';
 import { FilesPanel } from './shop/FilesPanel.tsx';
 import { HouseForm } from './shop/HouseForm.tsx';
 
+// What the worker works out of a machine whose regulator is no longer made.
+vi.mock('../tracer/useTracer.ts', async (real) => ({
+  ...(await real<object>()),
+  useAdvice: () => ({ data: { ways: [{ way: { id: 'three-shunt', label: 'All three legs, shunt unit' } }] } }),
+}));
+
 type Answer = (url: string, init?: RequestInit) => { status: number; body: unknown };
 let sent: { url: string; method: string; body: unknown; version: string | undefined }[];
 
@@ -239,6 +245,28 @@ describe('a repair', () => {
       version: '"3"',
       body: { repairId: 'points.dress', minutes: 20, money: 12, temporary: false },
     });
+  });
+  it('that is adapted takes how it is wired now; what was typed does not go with a plain repair', async () => {
+    server(() => ({ status: 201, body: stored() }));
+    form('points.dress');
+    expect(screen.queryByLabelText('How it is wired now')).toBeNull();
+    await userEvent.click(screen.getByRole('radio', { name: 'Adapted' }));
+    await userEvent.type(screen.getByLabelText('How it is wired now'), 'Module on the wing, green to coil −');
+    await userEvent.selectOptions(screen.getByLabelText('Regulator wired'), 'three-shunt');
+    await userEvent.click(screen.getByRole('button', { name: 'Write down the repair' }));
+    await waitFor(() => expect(sent.some((s) => s.method === 'POST')).toBe(true));
+    expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({
+      how: 'adapted',
+      wiring: 'Module on the wing, green to coil −',
+      way: 'three-shunt',
+    });
+    cleanup();
+    server(() => ({ status: 201, body: stored() }));
+    form('coil.replace');
+    await userEvent.click(screen.getByRole('button', { name: 'Write down the repair' }));
+    await waitFor(() => expect(sent.some((s) => s.method === 'POST')).toBe(true));
+    expect(sent.find((s) => s.method === 'POST')!.body).not.toHaveProperty('wiring');
+    expect(sent.find((s) => s.method === 'POST')!.body).not.toHaveProperty('way');
   });
   it('of another kind is said in words; minutes that are none are refused', async () => {
     server(() => ({ status: 201, body: stored() }));

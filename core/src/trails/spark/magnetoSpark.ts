@@ -1,3 +1,4 @@
+import { rimDegrees } from '../../engine/crankGeometry.ts';
 import { idOf } from '../../machine/numbered.ts';
 import { magnetoAmps, magnetoCircuit, sheared, type FiringPlan, type Magneto } from '../../ignition/index.ts';
 import { fluxShare, type MachineState } from './parts/index.ts';
@@ -13,8 +14,8 @@ const POLE_PAIRS = 1;
 /** Speed at which the arc of parting contacts was taken (s07), rev/min. */
 const ARC_RPM = 300;
 const WIRING_FARADS = 0.2e-9;
-/** Where sound points open, electrical degrees after the voltage's zero: near the current's peak at cranking speed. */
-const OPENS_DEGREES = 100;
+/** Where the magnets stand neutral, electrical degrees after the voltage's zero: it is highest there. */
+const NEUTRAL_DEGREES = 90;
 
 /** Coil, points and condenser that fire a cylinder: its own, or the only ones there are. */
 export interface Fired {
@@ -41,6 +42,7 @@ function farads(scene: Known, state: MachineState, unit: number): number {
 export function magnetoOf(scene: Known, state: MachineState, cylinder: number, by = OWN(cylinder)): Magneto {
   const coil = figuresOf(scene, idOf('coil', by.unit), state);
   const magnets = magnetsOf(scene);
+  const points = scene.params[idOf('points', by.unit)]!;
   const path = sparkPath(scene, by.path('plug', cylinder), state);
   const whole: Magneto = {
     primaryOhms: coil['primaryOhms']!,
@@ -55,8 +57,8 @@ export function magnetoOf(scene: Known, state: MachineState, cylinder: number, b
     pointsOhms: acrossPoints(scene, state, by.unit, 'closed'),
     condenserFarads: farads(scene, state, by.unit),
     openOhms: acrossPoints(scene, state, by.unit, 'open'),
-    opensDegrees: OPENS_DEGREES,
-    closedDegrees: scene.params[idOf('points', by.unit)]!['dwellDegrees']!,
+    opensDegrees: NEUTRAL_DEGREES + POLE_PAIRS * rimDegrees(points['edgeMetres']!, magnets['acrossMetres']!),
+    closedDegrees: points['dwellDegrees']!,
     celsius: 20,
   };
   return sheared(whole, magnets['slipDegrees'] ?? 0);

@@ -1,26 +1,30 @@
-import type { BookView, FittedPart } from '@pondu/core';
+import type { BookView, FittedPart, Wired } from '@pondu/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Folded } from '../../ui/Folded.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { complaintWords } from '../../words/complaint.ts';
+import { Adapted } from './Adapted.tsx';
 import { moneyWords } from '../../words/belief.ts';
 
 interface Props {
   book: BookView;
+  /** How its regulator can be wired, where something of it was. */
+  ways?: readonly Wired[] | undefined;
   currency: string;
 }
 const has = (q: string, ...texts: (string | undefined)[]): boolean =>
   q === '' || texts.some((t) => t?.toLowerCase().includes(q.toLowerCase()));
 
 /** What was found and done on this machine, what is in it, and what to have at hand for the next time. */
-export function BookPanel({ book, currency }: Props) {
+export function BookPanel({ book, ways, currency }: Props) {
   const [q, setQ] = useState('');
   const jobs = book.jobs.filter((j) =>
     has(q, complaintWords(j.job.complaint), j.job.complaint.words, ...j.repairs, ...j.causes),
   );
   const parts = book.parts.filter(({ fix }) => has(q, fix.parts, fix.partNumber, fix.source, fix.what));
+  const adapted = book.adapted.filter(({ fix }) => has(q, fix.parts, fix.wiring, fix.what));
   return (
     <section className="card grid gap-4 p-4" aria-label="Book">
       <div className="flex flex-wrap items-center gap-3">
@@ -99,10 +103,10 @@ export function BookPanel({ book, currency }: Props) {
           </ul>
         </div>
       )}
-      {book.adapted.length > 0 && (
+      {adapted.length > 0 && (
         <div>
           <h3 className="font-semibold">Adapted or bypassed</h3>
-          <Fixes fixes={book.adapted} />
+          <Adapted fixes={adapted} ways={ways} />
         </div>
       )}
       {book.kit.length > 0 && (

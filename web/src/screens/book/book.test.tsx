@@ -1,4 +1,4 @@
-import type { BookView, Fix } from '@pondu/core';
+import type { BookView, Fix, Wired } from '@pondu/core';
 import { bookSchema } from '@pondu/core/schema';
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -177,6 +177,25 @@ describe('the book', () => {
     const [, first, second] = screen.getAllByRole('row');
     expect(first!.textContent).toContain('40 (25)');
     expect(within(second!).getByText('still open')).toBeTruthy();
+  });
+  it('what was adapted stands with how it is wired, and with its circuit where it was worked out', () => {
+    const wired = {
+      way: { id: 'three-shunt', label: 'All three legs, shunt unit', legs: 3, control: 'shunt' },
+      toBattery: { mm2: 2.5, fuseAmps: 20 },
+      leg: { mm2: 1.5 },
+    } as unknown as Wired;
+    const unit = fix({ what: 'Regulator', how: 'adapted', way: 'three-shunt', wiring: 'Red over a fuse.' });
+    const other = fix({ id: 'g', what: 'Fan', how: 'bypassed', way: 'gone since' });
+    const adapted = [unit, other].map((f) => ({ jobId: 'a', fix: f }));
+    render(
+      <Around>
+        <BookPanel book={{ ...book, adapted }} ways={[wired]} currency="€" />
+      </Around>,
+    );
+    expect(screen.getByText('Red over a fuse.')).toBeTruthy();
+    const [drawing, ...more] = screen.getAllByRole('img');
+    expect(drawing!.getAttribute('aria-label')).toMatch(/^All three legs, shunt unit: .*fuse of 20 A/);
+    expect(more).toEqual([]);
   });
   it('a search leaves what says so, and says when nothing does', async () => {
     render(

@@ -1,13 +1,14 @@
-import type { RepairView, SuspectView } from '@pondu/core';
+import type { House, MachineBody, RepairView, SuspectView } from '@pondu/core';
 import { fixSchema, type Fix } from '@pondu/core/schema';
-import { Controller, useWatch } from 'react-hook-form';
+import { Controller, useWatch, type Control } from 'react-hook-form';
 import { toast } from 'sonner';
 import { z } from 'zod';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
+import { useAdvice } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
-import { SelectField, TextField } from '../../ui/Field.tsx';
+import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
 import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
 import { percent } from '../../words/belief.ts';
 import type { JobPlace } from './place.ts';
@@ -27,6 +28,8 @@ const formSchema = fixSchema
     repairId: fixSchema.shape.repairId.unwrap(),
     parts: fixSchema.shape.parts.unwrap(),
     temporary: fixSchema.shape.temporary.unwrap(),
+    wiring: fixSchema.shape.wiring.unwrap(),
+    way: fixSchema.shape.way.unwrap(),
     partNumber: fixSchema.shape.partNumber.unwrap(),
     source: fixSchema.shape.source.unwrap(),
     meter: z
@@ -50,6 +53,8 @@ const EMPTY: Typed = {
   minutes: '',
   money: '',
   temporary: false,
+  wiring: '',
+  way: '',
 };
 
 const howOf = (label: string): Fix['how'] =>
@@ -63,6 +68,33 @@ const filled = (r: RepairView): Typed => ({
   money: String(r.money),
 });
 
+/** What is no longer as it left the works is written down for the next person. */
+const stays = (how: Fix['how']): boolean => how === 'adapted' || how === 'bypassed';
+
+interface WayProps {
+  machine: MachineBody;
+  house: House;
+  control: Control<Typed, unknown, Read>;
+}
+/** One of the ways that were worked out for a machine whose regulator is no longer made; nothing where it has none. */
+function WayField({ machine, house, control }: WayProps) {
+  const { data: advice } = useAdvice(machine, house);
+  if (!advice?.ways.length) return null;
+  const options = [
+    { value: '', label: 'Otherwise, or not its regulator' },
+    ...advice.ways.map(({ way }) => ({ value: way.id, label: way.label })),
+  ];
+  return (
+    <Controller
+      control={control}
+      name="way"
+      render={({ field }) => (
+        <SelectField label="Regulator wired" value={field.value} options={options} onChange={field.onChange} />
+      )}
+    />
+  );
+}
+
 interface Props {
   place: JobPlace;
   repairs: readonly RepairView[];
@@ -72,7 +104,7 @@ interface Props {
 }
 
 /** What is done about it, written down. */
-export function FixForm({ place: { stored, house }, repairs, suspects, asked }: Props) {
+export function FixForm({ place: { stored, machine, house }, repairs, suspects, asked }: Props) {
   const proposed = repairs.find((r) => r.id === asked);
   const [form, clear] = useDraftForm<Typed, Read>(
     `${stored.id}.fix.${asked ?? ''}`,
@@ -81,16 +113,18 @@ export function FixForm({ place: { stored, house }, repairs, suspects, asked }: 
   );
   const { register, control } = form;
   const { errors } = form.formState;
-  const repairId = useWatch({ control, name: 'repairId' });
+  const [repairId, how] = useWatch({ control, name: ['repairId', 'how'] });
   const write = useJobWrites(stored);
   const leading = suspects.filter((s, i, all) => all.findIndex((x) => x.repair.id === s.repair.id) === i);
   const goesWith = repairs.find((r) => r.id === repairId)?.goesWith;
 
   async function save(read: Read) {
     try {
-      const { partNumber, source, meter, ...rest } = read;
+      const { partNumber, source, meter, wiring, way, ...rest } = read;
+      const rewired = stays(read.how) ? { ...(wiring ? { wiring } : {}), ...(way ? { way } : {}) } : {};
       await write('POST', '/fixes', {
         ...rest,
+        ...rewired,
         ...(partNumber ? { partNumber } : {}),
         ...(source ? { source } : {}),
         ...(meter ? { meter: Number(meter.replace(',', '.')) } : {}),
@@ -127,6 +161,17 @@ export function FixForm({ place: { stored, house }, repairs, suspects, asked }: 
         name="how"
         render={({ field }) => <Choice label="How" value={field.value} options={HOW} onChange={field.onChange} />}
       />
+      {stays(how) && (
+        <>
+          <TextArea
+            label="How it is wired now"
+            hint="From where to where, in which colour, fused how: it stands in the machine’s book."
+            error={errors.wiring?.message}
+            {...register('wiring')}
+          />
+          {how === 'adapted' && <WayField machine={machine} house={house} control={control} />}
+        </>
+      )}
       <TextField label="Parts" {...register('parts')} />
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <TextField label="Number on it" error={errors.partNumber?.message} {...register('partNumber')} />

@@ -125,6 +125,7 @@ export function JobCardPage() {
                     <td>
                       {f.what}
                       {f.temporary && <b> (temporary)</b>}
+                      {f.wiring && <p className="whitespace-pre-wrap">Wired: {f.wiring}</p>}
                     </td>
                     <td>{f.how}</td>
                     <td>{[f.parts, f.partNumber, f.source].filter(Boolean).join(', ')}</td>

@@ -8,6 +8,7 @@ import { CarburettorBench } from '../setUp/CarburettorBench.tsx';
 import { ChargingBench } from '../setUp/ChargingBench.tsx';
 import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
 import { GaugePicture } from '../setUp/GaugePicture.tsx';
+import { EdgeBench } from '../setUp/EdgeBench.tsx';
 import { FastenersBench } from '../setUp/FastenersBench.tsx';
 import { LeadsBench } from '../setUp/LeadsBench.tsx';
 import { PointsBench } from '../setUp/PointsBench.tsx';
@@ -71,6 +72,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
           { id: 'road', label: 'Road test', shown: <RoadBench stored={stored} house={house} /> },
         ]
       : []),
+    ...(view.edge ? [{ id: 'edge', label: 'Edge gap', shown: <EdgeBench jobId={stored.id} edge={view.edge} /> }] : []),
     { id: 'top', label: 'Top, rim, piston', shown: <TopBench stored={stored} /> },
     ...(view.carburettors > 0
       ? [

@@ -10,7 +10,7 @@ import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
-import { useBook, useModel } from '../../tracer/useTracer.ts';
+import { useAdvice, useBook, useModel } from '../../tracer/useTracer.ts';
 import { BookPanel } from '../book/BookPanel.tsx';
 import { DuePanel } from '../book/DuePanel.tsx';
 import { SeriesPanel } from '../book/SeriesPanel.tsx';
@@ -31,6 +31,9 @@ export function MachinePage() {
   const jobs = useMachineBook(id);
   const [opened] = useState(() => new Date().toISOString());
   const book = useBook(stored.data?.machine, house.data?.house, jobs.data, opened);
+  // Only a machine whose regulator was wired by such a way asks for the ways' circuits.
+  const rewired = book.data?.adapted.some(({ fix }) => fix.way !== undefined);
+  const advice = useAdvice(rewired ? stored.data?.machine : undefined, house.data?.house);
   const [editing, setEditing] = useState(false);
   const { mutate } = useSWRConfig();
   const go = useNavigate();
@@ -114,7 +117,7 @@ export function MachinePage() {
       </section>
       <div className="grid min-w-0 content-start gap-3 lg:col-span-2">
         {book.error && <Failed error={book.error} />}
-        {book.data && <BookPanel book={book.data} currency={house.data.house.currency} />}
+        {book.data && <BookPanel book={book.data} ways={advice.data?.ways} currency={house.data.house.currency} />}
         <WiresPanel stored={stored.data} />
       </div>
       <PlateTable stored={stored.data} house={house.data.house} onSaved={() => void stored.mutate()} />

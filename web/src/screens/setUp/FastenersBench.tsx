@@ -62,7 +62,7 @@ export function FastenersBench({ jobId }: { jobId: string }) {
   const proof = PROOF[grades.some((g) => g.value === grade) ? grade : grades[0]!.value]!;
   return (
     <div className="grid gap-5 sm:grid-cols-2">
-      <div className="sm:col-span-2">
+      <div className="grid gap-3 sm:col-span-2">
         <Care>
           General figures, for where the machine’s own book has none: its own go first, and not into worn threads.
         </Care>

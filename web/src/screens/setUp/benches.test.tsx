@@ -7,6 +7,7 @@ import { Around, house, machine, stored, tracer } from '../../__tests__/support.
 import { CarburettorBench } from './CarburettorBench.tsx';
 import { ChargingBench } from './ChargingBench.tsx';
 import { CoilBench, triedOf } from './CoilBench.tsx';
+import { EdgeBench } from './EdgeBench.tsx';
 import { FastenersBench } from './FastenersBench.tsx';
 import { LeadsBench } from './LeadsBench.tsx';
 import { PointsBench } from './PointsBench.tsx';
@@ -33,6 +34,39 @@ const statuses = () =>
     .getAllByRole('status')
     .map((s) => s.textContent)
     .join(' ');
+
+describe('edge gap', () => {
+  const magneto = storedMachineSchema.parse({
+    name: 'Pump engine',
+    kind: 'tractor',
+    fitOut: {
+      version: 2,
+      ...machine.fitOut,
+      cylinders: 1,
+      trails: [{ trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } }],
+    },
+  });
+  const { edge } = setUpView(new Tracer(magneto, house), [], {});
+
+  it('on its plate it is as good as it gets; far past it, it fires only when turned faster', async () => {
+    shown(<EdgeBench jobId="job-1" edge={edge!} />);
+    await fill('Edge gap, mm', '13');
+    // 13 mm on 150 mm across.
+    expect(statuses()).toMatch(/^9\.9° after neutral: (99|100) % of the best current/);
+    const from = (text: string) => Number(/It fires from (\d+) rev/.exec(text)![1]);
+    const sound = from(statuses());
+    await userEvent.clear(screen.getByLabelText('Edge gap, mm'));
+    await fill('Edge gap, mm', '70');
+    expect(from(statuses())).toBeGreaterThan(sound * 1.2);
+    expect(screen.getByRole('img').getAttribute('aria-label')).toContain('most at');
+  });
+  it('what cannot be is asked about, and a coil with a battery has no such bench', async () => {
+    shown(<EdgeBench jobId="job-2" edge={edge!} />);
+    await fill('Edge gap, mm', '300');
+    expect(statuses()).toContain('Further off than points can be set');
+    expect(setUpView(tracer, [], {}).edge).toBeNull();
+  });
+});
 
 describe('firing order', () => {
   it('says which leads are swapped once the towers are set as found', async () => {

@@ -51,7 +51,7 @@ function parts(fit: Fit): PartInstance[] {
     },
   ]);
   return [
-    { id: 'flywheel', label: 'Flywheel', station: 'flywheel', kind: PARTS.flywheel, nodes: {}, apart: true },
+    { id: 'flywheel', label: 'Flywheel', station: 'flywheel', kind: PARTS.magnetoFlywheel, nodes: {}, apart: true },
     ...each.flat(),
     ...stopLine.parts(numbers.map((n) => `coil-${n}`)),
     ...endsOfSpark(fit),

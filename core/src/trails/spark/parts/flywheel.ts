@@ -1,4 +1,12 @@
-import { between, type PartKind } from '../../../machine/part.ts';
+import { between, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+
+/** Diameter over the magnets: what turns an edge gap into degrees. Metres. */
+export const across = (low: number, high: number): PlateSpec => ({
+  id: 'acrossMetres',
+  label: 'Across the magnets',
+  dimension: 'length',
+  typical: () => ({ low, high }),
+});
 
 /** Flywheel with its magnets and the key that sets it against the crank. */
 export const flywheel: PartKind = {
@@ -54,3 +62,5 @@ export const flywheel: PartKind = {
   ],
   elements: () => [],
 };
+/** The same where points open against its magnets. */
+export const magnetoFlywheel: PartKind = { ...flywheel, plates: [...flywheel.plates, across(0.14, 0.16)] };

@@ -3,7 +3,7 @@ import { ballast, crankingBypass } from './ballast.ts';
 import { chargeCoil, connector, pickupCoil, triggerCoil } from './chargeCoil.ts';
 import { coil } from './coil.ts';
 import { condenser } from './condenser.ts';
-import { flywheel } from './flywheel.ts';
+import { flywheel, magnetoFlywheel } from './flywheel.ts';
 import { distributorCap, htLead, plug, plugSet, rotor } from './highTension.ts';
 import { leadOrder } from './leadOrder.ts';
 import { dischargeCoil, magnetoCoil } from './ownCoil.ts';
@@ -35,6 +35,7 @@ export const PARTS = {
   impulseCoupling,
   magnetoCoil,
   magnetoDrive,
+  magnetoFlywheel,
   magnetRotor,
   module,
   moduleEarth,

@@ -124,7 +124,17 @@ export const twinPoints: PartKind = {
 export const flywheelPoints: PartKind = {
   ...points,
   kind: 'flywheel points',
-  plates: points.plates.map((plate) =>
-    plate.id === 'dwellDegrees' ? { ...plate, typical: () => ({ low: 115, high: 140 }), reach: 2.5 } : plate,
-  ),
+  plates: [
+    ...points.plates.map((plate) =>
+      plate.id === 'dwellDegrees' ? { ...plate, typical: () => ({ low: 115, high: 140 }), reach: 2.5 } : plate,
+    ),
+    {
+      id: 'edgeMetres',
+      setAs: 'each',
+      label: 'Edge gap',
+      dimension: 'length',
+      // Some ten degrees after neutral, on the magnets' rim.
+      typical: ({ spark }) => (spark === 'rotating-magneto' ? { low: 3e-3, high: 5e-3 } : { low: 10e-3, high: 16e-3 }),
+    },
+  ],
 };

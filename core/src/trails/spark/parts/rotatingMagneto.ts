@@ -1,5 +1,7 @@
 import { between, type PartKind } from '../../../machine/part.ts';
 
+import { across } from './flywheel.ts';
+
 const rpm = (low: number, high: number) => () => ({ low, high });
 
 /** Magnet that turns inside a magneto of its own. */
@@ -13,6 +15,7 @@ export const magnetRotor: PartKind = {
       typical: () => ({ low: 0.92, high: 1.03 }),
       hidden: true,
     },
+    across(0.044, 0.05),
     { id: 'crankRpm', label: 'Cranking speed', dimension: 'ratio', typical: rpm(70, 110), hidden: true },
   ],
   repairs: [{ id: 'charge', label: 'Have the magnets charged anew', minutes: 60, money: 50 }],

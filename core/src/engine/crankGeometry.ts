@@ -1,4 +1,4 @@
-import { halved } from '../engine/halved.ts';
+import { halved } from './halved.ts';
 
 /** Length along the rim of a pulley for so many degrees of the crank; diameter in metres. */
 export const rimMetres = (degrees: number, diameterMetres: number): number =>
