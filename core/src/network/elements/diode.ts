@@ -3,8 +3,10 @@ import type { ElementModel } from './model.ts';
 
 /** kT/q at 27 °C, volts. */
 const THERMAL_VOLTS = 8.617333e-5 * 300.15;
-/** The series resistance is folded in by a few inner Newton steps, so that no extra node is needed. */
+/** The series resistance is folded in by a few inner steps of Halley's, so that no extra node is needed. */
 const INNER_STEPS = 60;
+/** A step this small, over the junction's scale, leaves its cube of error: beyond what a double holds. */
+const LAST_STEP = 1e-4;
 
 /** Current through junction and series resistance together at `volts` across both, and its slope. */
 export function diodeAmps(e: Diode, volts: number): { amps: number; slope: number } {
@@ -12,16 +14,18 @@ export function diodeAmps(e: Diode, volts: number): { amps: number; slope: numbe
   let vj = volts;
   let exponential = Math.exp(vj / scale);
   if (e.seriesOhms > 0 && volts > 0) {
-    // Start at or above the solution, where Newton on this convex function falls monotonically.
+    // Start at or above the solution, from where the steps on this convex function fall monotonically.
     vj = Math.min(volts, scale * Math.log1p(volts / (e.seriesOhms * e.saturationAmps)));
     exponential = Math.exp(vj / scale);
     for (let i = 0; i < INNER_STEPS; i++) {
       const amps = e.saturationAmps * (exponential - 1);
       const f = vj + e.seriesOhms * amps - volts;
-      const step = f / (1 + (e.seriesOhms * e.saturationAmps * exponential) / scale);
+      const bend = (e.seriesOhms * e.saturationAmps * exponential) / scale;
+      const slope = 1 + bend;
+      const step = f / (slope - (f * bend) / (2 * scale * slope));
       vj -= step;
       exponential = Math.exp(vj / scale);
-      if (Math.abs(step) < 1e-14 + 1e-12 * Math.abs(vj)) break;
+      if (Math.abs(step) < LAST_STEP * scale) break;
     }
   }
   const gj = (e.saturationAmps / scale) * exponential;

@@ -33,7 +33,7 @@ const SHORTEST = 1e-12;
 /** A switch or gap that changes is caught within this share of the longest step. */
 const EVENT_SHARE = 2e-5;
 /** A diode that shuts is caught within this share of it: its current has all but gone by then. */
-const SHUT_SHARE = 0.1;
+const SHUT_SHARE = 0.02;
 /** Steps of backward Euler after a break: they damp what trapezoids would let ring. */
 const DAMPED_STEPS = 2;
 const DEFAULT_RELATIVE = 2e-4;
@@ -173,7 +173,7 @@ class Run {
     c.linear(straight, memory, t, h, trapezoidal);
     if (!c.bent) {
       const next = this.solve(() => c.linear(straight, memory, t, h, trapezoidal));
-      return next?.every(Number.isFinite) ? next : undefined;
+      return next && finite(next) ? next : undefined;
     }
     const assemble = () => {
       assembly.copy(straight);
@@ -184,7 +184,7 @@ class Run {
       assemble();
       const next = this.solve(assemble);
       if (!next) return undefined;
-      if (this.settled(x, next)) return next.every(Number.isFinite) ? next : undefined;
+      if (this.settled(x, next)) return finite(next) ? next : undefined;
       const share = damping(round);
       const from = x;
       x = share === 1 ? next : from.map((v, i) => v + share * (next[i]! - v));
@@ -200,7 +200,9 @@ class Run {
     const b = states[last - 1];
     if (!a || !b || !smooth) return a ?? new Float64Array(this.c.rows.size);
     const share = (t - times[last]!) / (times[last]! - times[last - 1]!);
-    return a.map((v, n) => v + share * (v - b[n]!));
+    const ahead = new Float64Array(a.length);
+    for (let n = 0; n < a.length; n++) ahead[n] = a[n]! + share * (a[n]! - b[n]!);
+    return ahead;
   }
 
   /** Solves what stands assembled, in the order of the last matrix if that still serves; `again` assembles it anew. */
@@ -268,4 +270,10 @@ class Run {
     this.times.push(t);
     this.states.push(x);
   }
+}
+
+/** A plain loop: it is asked of every step. */
+function finite(x: Float64Array): boolean {
+  for (let i = 0; i < x.length; i++) if (!Number.isFinite(x[i]!)) return false;
+  return true;
 }
