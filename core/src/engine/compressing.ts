@@ -7,8 +7,8 @@ const R = 287;
 const DISCHARGE = 0.65;
 /** Polytropic exponent of a cranked, cold cylinder: 1.4 less what its walls take [1]. */
 const EXPONENT = 1.28;
-/** What fills a cranked cylinder with its throttle open: a little under the air outside. Pascal, kelvin. */
-const FILLED = 0.96 * ATMOSPHERE;
+/** What fills a cranked cylinder with its throttle open: so much of the air outside; kelvin. */
+const FILLED = 0.96;
 const COLD = 293;
 /** Length of the connecting rod over the crank's throw. */
 const ROD = 3.5;
@@ -26,6 +26,8 @@ export interface Squeezed {
   readonly rpm: number;
   /** All that leaks, square metres. */
   readonly squareMetres: number;
+  /** Pressure of the air outside, pascal; at sea level when it is not said. */
+  readonly outside?: number;
 }
 
 /** Volume over its swept volume at crank degrees from top centre, slider and crank [1]. */
@@ -41,9 +43,9 @@ export interface Pressed {
   readonly kept: number;
 }
 
-/** What the crank alone decides at one angle: pressure without a leak, pascal, and what a hole loses of it, /m²·m³/s. */
+/** What the crank alone decides at one angle: pressure without a leak over that outside, and what a hole loses, /m²·m³/s. */
 interface Angle {
-  readonly pascals: number;
+  readonly pressure: number;
   readonly loses: number;
 }
 /** Each half step's angle, shut to top centre; the same for every machine of this crank, so worked out once. */
@@ -60,7 +62,7 @@ function strokeOf(ratio: number, shutBefore: number, steps: number): readonly An
     const volume = volumeAt(shutBefore * (half / (2 * steps) - 1), ratio);
     const squeezed = shut / volume;
     const kelvin = COLD * squeezed ** (EXPONENT - 1);
-    return { pascals: FILLED * squeezed ** EXPONENT, loses: (DISCHARGE * Math.sqrt(R * kelvin)) / volume };
+    return { pressure: FILLED * squeezed ** EXPONENT, loses: (DISCHARGE * Math.sqrt(R * kelvin)) / volume };
   });
   strokes.set(key, made);
   return made;
@@ -78,16 +80,16 @@ export function pressed(c: Squeezed, steps = STEPS): Pressed {
   const hole = (c.squareMetres * seconds) / (c.litres * 1e-3);
   let log = 0;
   let highest = FILLED;
-  const loses = ({ pascals, loses: each }: Angle, logKept: number): number => {
-    const now = pascals * Math.exp(logKept);
-    return now <= ATMOSPHERE ? 0 : hole * each * psi(ATMOSPHERE / now);
+  const loses = ({ pressure, loses: each }: Angle, logKept: number): number => {
+    const now = pressure * Math.exp(logKept);
+    return now <= 1 ? 0 : hole * each * psi(1 / now);
   };
   for (let k = 0; k < steps; k++) {
     const middle = log - loses(stroke[2 * k]!, log) / 2;
     log -= loses(stroke[2 * k + 1]!, middle);
-    highest = Math.max(highest, stroke[2 * k + 2]!.pascals * Math.exp(log));
+    highest = Math.max(highest, stroke[2 * k + 2]!.pressure * Math.exp(log));
   }
-  return { pascals: highest - ATMOSPHERE, kept: Math.exp(log) };
+  return { pascals: (highest - 1) * (c.outside ?? ATMOSPHERE), kept: Math.exp(log) };
 }
 
 /** Supply of a leak-down tester, pascal over the air outside, and the hole of its orifice: a millimetre across. */

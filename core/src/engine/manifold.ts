@@ -60,8 +60,8 @@ export function idling(
 export const idleRpm = ({ cylinders }: Pick<Fit, 'cylinders'>): number => (cylinders <= 2 ? 1200 : 850);
 
 /** The hole that a throttle leaves a sound engine to idle at a speed. Square metres. */
-export function idleHole(litres: number, rpm: number): number {
-  const one = idling(litres, 1, 1);
+export function idleHole(litres: number, rpm: number, outside = ATMOSPHERE): number {
+  const one = idling(litres, 1, 1, outside);
   return rpm / one.rpm;
 }
 

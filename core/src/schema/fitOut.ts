@@ -146,6 +146,8 @@ export const fitOutShape = z.object({
   compressionRatio: z.number().min(3).max(23),
   /** Swept volume; what is usual for so many cylinders when it is not given. */
   litres: z.number().min(0.03).max(15).optional(),
+  /** Height above the sea of the place where it works. */
+  altitudeMetres: z.number().min(-400).max(5000).optional(),
   trails: z.array(trailFitSchema).min(1, 'Tell at least one trail.').max(8),
 });
 export const fitOutSchema = fitOutShape

@@ -1,4 +1,4 @@
-import { ATMOSPHERE } from '../../fluids/index.ts';
+import { outsideOf } from '../../engine/altitude.ts';
 import { idleHole, idleRpm, idling, pressureAtSpeed, type Idling } from '../../engine/manifold.ts';
 import { burns } from '../../engine/mixture.ts';
 import { squeezed } from '../../engine/squeeze.ts';
@@ -18,7 +18,7 @@ const BACK_FAST = 6e3;
 
 /** What the throttle leaves open, and what comes in beside it; square metres. */
 function holes(fit: Fit, p: MachineParams) {
-  const meant = idleHole(fit.litres, idleRpm(fit));
+  const meant = idleHole(fit.litres, idleRpm(fit), outsideOf(fit));
   return {
     throttle: meant * p[STOP]!['openShare']!,
     leak: meant * LEAKS.reduce((sum, id) => sum + (p[id]?.['leakShare'] ?? 0), 0),
@@ -48,7 +48,8 @@ export function apartPascals(scene: Known): number {
   const { throttle, leak } = holes(fit, scene.params);
   const half = (scene.params[BALANCE]?.['apart'] ?? 0) / 2;
   const { rpm } = scene.see('idles', IDLE);
-  const at = (share: number) => pressureAtSpeed(fit.litres, throttle * share + leak, Math.max(300, rpm));
+  const at = (share: number) =>
+    pressureAtSpeed(fit.litres, throttle * share + leak, Math.max(300, rpm), outsideOf(fit));
   return at(1 + half) - at(1 - half);
 }
 
@@ -64,17 +65,18 @@ function idle(scene: Known): Idling {
     fit.litres,
     throttle + leak,
     Math.max(0.05, slow) * late * burns(rich, IDLE) * squeezed(scene) * together(scene.params),
+    outsideOf(fit),
   );
 }
 
 /** Vacuum on the gauge, held fast without a load: friction and what the exhaust holds back. Pascal below the air outside. */
 export function fastVacuum(scene: Known): number {
   const back = BACK_FAST / scene.params[EXHAUST]!['openShare']! ** 2;
-  const { pascals } = idling(scene.machine.fit.litres, 1, 1.12, ATMOSPHERE, back);
-  return ATMOSPHERE - pascals;
+  const { fit } = scene.machine;
+  return outsideOf(fit) - idling(fit.litres, 1, 1.12, outsideOf(fit), back).pascals;
 }
 /** Vacuum idling; what it makes at a leak: hardly the air passes it. */
-export const idleVacuum = (scene: Known): number => ATMOSPHERE - scene.see('idles', IDLE).pascals;
+export const idleVacuum = (scene: Known): number => outsideOf(scene.machine.fit) - scene.see('idles', IDLE).pascals;
 
 /** Share of the air that full load asks for which gets through filter and silencer. */
 export function breathes(p: MachineParams): number {

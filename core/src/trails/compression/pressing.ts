@@ -1,3 +1,4 @@
+import { outsideOf } from '../../engine/altitude.ts';
 import { pressed, SHUT_BEFORE, type Pressed } from '../../engine/compressing.ts';
 import { idleHole, idleRpm } from '../../engine/manifold.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
@@ -37,6 +38,7 @@ export const leakOf = (fit: Fit, p: MachineParams, cylinder: number): number =>
 const cylinderOf = (fit: Fit) => ({
   litres: fit.litres / fit.cylinders,
   ratio: fit.compressionRatio,
+  outside: outsideOf(fit),
   shutBefore: fit.compression?.kind === 'two-stroke' ? SHUT_BEFORE.two : SHUT_BEFORE.four,
 });
 

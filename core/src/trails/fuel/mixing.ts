@@ -1,3 +1,4 @@
+import { richerOf } from '../../engine/altitude.ts';
 import { PETROL_DENSITY } from '../../fluids/index.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
@@ -51,7 +52,7 @@ function richness(scene: Known, state: MachineState): number {
   const floods = floodsIn(p, feed);
   // Where it floods it is drowned at a start, rich at idle, and hardly richer fast.
   const more = how === 'crank' ? 1.6 : how === 'idle' ? 0.75 : 0.12;
-  return asMixed(p, how) * arrives * (1 + more * floods);
+  return asMixed(p, how) * richerOf(scene.machine.fit) * arrives * (1 + more * floods);
 }
 
 export const fuelOffers: Offers = {

@@ -84,6 +84,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
                 stored={stored}
                 steps={view.steps}
                 carburettors={view.carburettors}
+                altitude={machine.fitOut.altitudeMetres}
                 gauge={
                   gauge && <GaugePicture stored={stored} input={input} check={gauge} faults={model.data!.faults} />
                 }

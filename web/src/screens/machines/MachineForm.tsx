@@ -156,6 +156,13 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
           {...register('fitOut.litres')}
         />
         <TextField
+          label="Height where it works, m"
+          inputMode="decimal"
+          placeholder="by the sea"
+          error={errors.fitOut?.altitude?.message}
+          {...register('fitOut.altitude')}
+        />
+        <TextField
           label="Firing order"
           placeholder="1-3-4-2"
           error={errors.firingOrder?.message}

@@ -28,7 +28,7 @@ const asked = z
 const maybe = <V extends readonly [string, ...string[]]>(values: V) => z.enum(['', ...values]);
 
 /** One field beside the other, numbers as typed. */
-const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
+const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: true }).extend({
   ...sparkOptions.shape,
   sparks: yesNo,
   layout: z.enum(SPARK_KINDS),
@@ -45,6 +45,15 @@ const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
     context.addIssue({ code: 'custom', message: `“${text}”: litres, from 0.03 to 15, or nothing.` });
     return z.NEVER;
   }),
+  altitude: z
+    .string()
+    .default('')
+    .transform((text, context) => {
+      const value = Number(text.replace(',', '.'));
+      if (text.trim() === '' || (value >= -400 && value <= 5000)) return text.trim() === '' ? undefined : value;
+      context.addIssue({ code: 'custom', message: `“${text}”: metres, up to 5000, or nothing.` });
+      return z.NEVER;
+    }),
   crank: maybe(CRANK_KINDS),
   interlocks: z.string(),
   heat: z.enum(['plugs', 'intake heater']),
@@ -79,10 +88,11 @@ const fields = fitOutShape.omit({ trails: true, litres: true }).extend({
 });
 /** A fit-out as the form holds it; read, it is the fit-out itself. */
 export const formFit = fields.transform((f): FitOut => {
-  const { volts, earth, cylinders, marine, compressionRatio, litres } = f;
+  const { volts, earth, cylinders, marine, compressionRatio, litres, altitude } = f;
   return {
     ...{ volts, earth, cylinders, marine, compressionRatio },
     ...(litres === undefined ? {} : { litres }),
+    ...(altitude === undefined ? {} : { altitudeMetres: altitude }),
     trails: [
       ...sparkTrail(f),
       ...crankTrail(f),
@@ -181,6 +191,7 @@ export function typedFit(fitOut: FitOut): TypedFit {
     marine: typedYes(f.marine),
     compressionRatio: String(f.compressionRatio),
     litres: fitOut.litres === undefined ? '' : String(fitOut.litres),
+    altitude: fitOut.altitudeMetres === undefined ? '' : String(fitOut.altitudeMetres),
     sparks: spark ? 'true' : 'false',
     layout: spark ?? 'battery-points',
     ballast: f.ballast,

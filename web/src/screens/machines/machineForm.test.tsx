@@ -148,6 +148,8 @@ describe('a machine by what one sees', () => {
       { trail: 'compression', kind: 'two-stroke', options: { cooling: 'air', reeds: true } },
     ]);
     expect(formFit.parse(typedFit(fitOut as FitOut))).toEqual(fitOut);
+    const high = { ...(fitOut as FitOut), altitudeMetres: 1480 };
+    expect(formFit.parse(typedFit(high))).toEqual(high);
   });
   it('an engine without a spark is kept without one: a diesel that is changed gets no coil', async () => {
     const fitOut: FitOut = {

@@ -5,6 +5,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { JetsPart } from './JetsPart.tsx';
 import { useSheet } from './useSheet.ts';
 
 const SHOWS = [
@@ -19,10 +20,12 @@ interface Props {
   carburettors: number;
   /** What its vacuum gauge says, where the machine has one. */
   gauge: ReactNode;
+  /** Metres above the sea, where the machine says. */
+  altitude?: number | undefined;
 }
 
 /** The order of work with its reasons, and the balance of several. */
-export function CarburettorBench({ stored, steps, carburettors, gauge }: Props) {
+export function CarburettorBench({ stored, steps, carburettors, gauge, altitude }: Props) {
   const { sheet, save } = useSheet(stored, 'carburettor', {
     kind: 'carburettor',
     done: [],
@@ -67,6 +70,7 @@ export function CarburettorBench({ stored, steps, carburettors, gauge }: Props) 
           onSave={(read, shows) => void save({ ...sheet, read, shows })}
         />
       )}
+      <JetsPart jobId={stored.id} altitude={altitude} />
       {gauge}
     </div>
   );

@@ -9,6 +9,7 @@ import { ChargingBench } from './ChargingBench.tsx';
 import { CoilBench, triedOf } from './CoilBench.tsx';
 import { EdgeBench } from './EdgeBench.tsx';
 import { FastenersBench } from './FastenersBench.tsx';
+import { JetsPart } from './JetsPart.tsx';
 import { LeadsBench } from './LeadsBench.tsx';
 import { PointsBench } from './PointsBench.tsx';
 import { RoadBench } from './RoadBench.tsx';
@@ -65,6 +66,19 @@ describe('edge gap', () => {
     await fill('Edge gap, mm', '300');
     expect(statuses()).toContain('Further off than points can be set');
     expect(setUpView(tracer, [], {}).edge).toBeNull();
+  });
+});
+
+describe('jets for the height', () => {
+  it('are reckoned from the machine’s own height, and a place that is none is said', async () => {
+    shown(<JetsPart jobId="job-1" altitude={1500} />);
+    await fill('Main jet, mm', '1.4');
+    expect(statuses()).toBe('8 % richer there. Fit 1.35 mm.');
+    await fill('It works at, m', '100');
+    expect(statuses()).toBe('Leave the jets: nothing that shows.');
+    await fill('It works at, m', '00');
+    expect(statuses()).toBe('');
+    expect(screen.getByText(/^Metres above the sea, from −400 to 5000\.$/, { selector: 'p.text-warn' })).toBeTruthy();
   });
 });
 

@@ -1,3 +1,4 @@
+import { outsideOf } from '../../../engine/altitude.ts';
 import { idleHole, idleRpm, idling } from '../../../engine/manifold.ts';
 import { burns } from '../../../engine/mixture.ts';
 import { lameCylinders } from '../../../engine/squeeze.ts';
@@ -13,9 +14,12 @@ import { told, warm } from './which.ts';
 const SEEN_FROM = 1500;
 
 /** Fall of manifold vacuum for the stroke of a cylinder that does no work, pascal: a mean-value engine with and without it. */
-function beatOf({ litres, cylinders }: Fit): number {
-  const hole = idleHole(litres, idleRpm({ cylinders }));
-  return idling(litres, hole, (cylinders - 1) / cylinders).pascals - idling(litres, hole, 1).pascals;
+function beatOf(fit: Fit): number {
+  const { litres, cylinders } = fit;
+  const outside = outsideOf(fit);
+  const hole = idleHole(litres, idleRpm(fit), outside);
+  const works = (share: number) => idling(litres, hole, share, outside).pascals;
+  return works((cylinders - 1) / cylinders) - works(1);
 }
 
 /** How the needle moves: what one figure does not tell, its beat does. */
