@@ -82,6 +82,8 @@ export * from './views/plates.ts';
 export * from './views/bay.ts';
 export * from './views/model.ts';
 export type * from './views/rows.ts';
+export { clearingView, looksDrowned } from './views/clearing.ts';
+export type { Clearing } from './engine/clearing.ts';
 export { overMinutes } from './views/overMinutes.ts';
 export type { Slow } from './machine/trail.ts';
 export { waveforms, type Wave, type Waveforms, type WaveId, type WaveSubject } from './views/waveform.ts';

@@ -34,6 +34,8 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
     trails: model.machine.trails.map((t) => ({ id: t.id, kind: t.kind, stations: t.stations })),
     /** Whether anything on it has a memory of minutes. */
     slow: model.machine.trails.some((t) => t.slowly),
+    /** Whether fuel can stand in its cylinders. */
+    drowns: model.machine.fit.spark !== undefined && model.machine.fit.fuel !== undefined,
     plates: platesView(model),
     repairs: repairsView(model),
     checks: wrong.length

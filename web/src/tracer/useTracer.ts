@@ -93,6 +93,10 @@ export const useMinutes = (machine: MachineBody | undefined, house: House, fault
   useAnswer(machine ? ['minutes', machine.fitOut, machine.plates, house, faultId ?? ''] : null, () =>
     tracer().minutes(machine!, house, faultId),
   );
+export const useClearing = (machine: MachineBody | undefined, house: House, celsius: number) =>
+  useAnswer(machine ? ['clearing', celsius, machine.fitOut, machine.plates, house] : null, () =>
+    tracer().clearing(machine!, house, celsius),
+  );
 type Machine = MachineBody | undefined;
 const of = (machine: MachineBody, house: House) => [machine.fitOut, machine.plates, house];
 export const useAdvice = (machine: Machine, house: House | undefined) =>

@@ -1,5 +1,6 @@
 import {
   adviceView,
+  clearingView,
   causesView,
   checkView,
   comparedAlternators,
@@ -86,6 +87,8 @@ const api = {
     traced({ machine, house }, ({ model }) => waveforms(model, faultId, subject)),
   minutes: (machine: MachineBody, house: House, faultId?: string) =>
     traced({ machine, house }, ({ model }) => overMinutes(model, faultId)),
+  clearing: (machine: MachineBody, house: House, celsius: number) =>
+    traced({ machine, house }, ({ model }) => clearingView(model, celsius)),
   settings: ({ machine, house, events }: JobInput) =>
     answer(() => settingsView(tracers.for(machine, house).model, events)),
   setUp: (input: JobInput, tried: Tried) => traced(input, (t) => setUpView(t, input.events, tried)),

@@ -1,4 +1,4 @@
-import { freeProbeId, type FreeProbe, type JobEvent, type ModelView, type TrailName } from '@pondu/core';
+import { freeProbeId, type FreeProbe, type JobEvent, type ModelView, type TrailName, looksDrowned } from '@pondu/core';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
@@ -16,6 +16,7 @@ import { Log } from './Log.tsx';
 import type { JobPlace } from './place.ts';
 import { RoundSheet } from './RoundSheet.tsx';
 import { SoakPanel } from './SoakPanel.tsx';
+import { ClearingPanel } from './ClearingPanel.tsx';
 import { MinutesPanel } from './MinutesPanel.tsx';
 import { WavePanel } from './WavePanel.tsx';
 import { Suspects } from './Suspects.tsx';
@@ -190,6 +191,9 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
       </div>
       <Suspects jobId={stored.id} trace={shown} before={before} house={house} events={stored.events} checks={checks} />
       <WavePanel machine={machine} house={house} suspects={trace.data.suspects} />
+      {model.data.drowns && looksDrowned(stored.job.complaint, stored.events) && (
+        <ClearingPanel machine={machine} house={house} />
+      )}
       {model.data.slow && <MinutesPanel machine={machine} house={house} suspects={trace.data.suspects} />}
       {!lookOnly && model.data.probing && (
         <div className="lg:col-span-2">

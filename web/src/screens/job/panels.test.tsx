@@ -1,6 +1,7 @@
-import type { Wave } from '@pondu/core';
+import type { Clearing, Wave } from '@pondu/core';
 import { act, cleanup, render, screen } from '@testing-library/react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { ClearingSteps } from './ClearingPanel.tsx';
 import { SoakPanel } from './SoakPanel.tsx';
 import { WaveChart } from './WavePanel.tsx';
 
@@ -50,5 +51,32 @@ describe('a waveform', () => {
   it('alone, draws one line', () => {
     render(<WaveChart well={wave(12_000)} ill={undefined} illName="" />);
     expect(document.querySelectorAll('path')).toHaveLength(1);
+  });
+});
+
+describe('a drowned engine', () => {
+  const clearing: Clearing = {
+    celsius: 20,
+    strokes: 34,
+    seconds: 22.4,
+    bursts: 3,
+    pulls: null,
+    turning: 2.4,
+    plugsOut: 9.1,
+    first: 'turn it over',
+  };
+  const titles = () => screen.getAllByRole('heading').map((h) => h.textContent);
+  it('is turned over first where that is soon done, plugs out first where it is not', () => {
+    const { unmount } = render(<ClearingSteps clearing={clearing} />);
+    expect(titles()).toEqual(['Turned over, 2 min', 'Plugs out, 9 min']);
+    expect(screen.getByText(/22 seconds of the starter: 3 bursts of ten seconds/)).toBeTruthy();
+    unmount();
+    render(<ClearingSteps clearing={{ ...clearing, bursts: 7, seconds: 66, turning: 7.1, first: 'plugs out' }} />);
+    expect(titles()).toEqual(['Plugs out, 9 min', 'Turned over, 7 min']);
+  });
+  it('with a cord it is pulls', () => {
+    render(<ClearingSteps clearing={{ ...clearing, bursts: null, pulls: 12, turning: 0.8 }} />);
+    expect(screen.getByText(/^12 pulls of the cord\./)).toBeTruthy();
+    expect(titles()[0]).toBe('Turned over, under a minute');
   });
 });
