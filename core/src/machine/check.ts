@@ -101,6 +101,8 @@ export interface Check {
   readonly plugs?: number;
   /** What else hangs on the same feed or earth, tried: how it is called in two words beside its station. */
   readonly tap?: string;
+  /** Never proposed, for another tells all that it does in hardly more time; what somebody read is taken in. */
+  readonly elective?: boolean;
   /** Done in the look stage, before any meter comes out. */
   readonly look?: boolean;
 }

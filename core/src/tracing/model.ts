@@ -52,7 +52,7 @@ export interface Model {
   readonly repairs: ReadonlyMap<string, ModelRepair>;
   /** Those that the shop's instruments allow: they are proposed. */
   readonly checks: readonly Check[];
-  /** Those for which an instrument is missing: never proposed, but a reading that somebody took is taken in. */
+  /** Elective ones, and those for which an instrument is missing: never proposed, but a reading that somebody took is taken in. */
   readonly beyond: readonly Check[];
   /** How often each trail lets an engine down, told here or not; sum 1. */
   readonly trailShares: Readonly<Record<TrailName, number>>;
@@ -125,13 +125,14 @@ export function buildModel(machine: MachineBody, house: House): Model {
   );
   const owned = new Set<string>(house.owns);
   const all = checksOf(built);
+  const proposed = (c: Check) => owned.has(c.instrument) && !c.elective;
   return {
     machine: built,
     plates,
     faults,
     repairs,
-    checks: all.filter((c) => owned.has(c.instrument)),
-    beyond: all.filter((c) => !owned.has(c.instrument)),
+    checks: all.filter(proposed),
+    beyond: all.filter((c) => !proposed(c)),
     trailShares: trailShares(house),
     priors: new Map(),
   };

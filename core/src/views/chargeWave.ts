@@ -31,9 +31,25 @@ function harmedBy(own: Readonly<Record<string, number>>): Harmed {
   };
 }
 
-/** Trapezoids may leave a voltage behind an inductance swinging from step to step: the mean of two steps does not. */
-const settled = (values: readonly number[]): number[] =>
-  values.map((v, k) => (v + values[Math.min(values.length - 1, k + 1)]!) / 2);
+/**
+ * A trace as a scope samples it: the mean over each of so many even windows. What a diode that snaps off throws up behind
+ * an inductance for part of a microsecond, as high as the step is short, no scope of a workshop shows.
+ */
+function sampled(at: Float64Array, values: ArrayLike<number>, from: number, until: number, windows: number): number[] {
+  const width = (until - from) / windows;
+  const sums = new Float64Array(windows);
+  for (let k = 1; k < at.length; k++) {
+    const [t0, t1] = [Math.max(at[k - 1]!, from), Math.min(at[k]!, until)];
+    if (!(t1 > t0)) continue;
+    const slope = (values[k]! - values[k - 1]!) / (at[k]! - at[k - 1]!);
+    const reads = (t: number) => values[k - 1]! + slope * (t - at[k - 1]!);
+    for (let w = Math.min(windows - 1, Math.floor((t0 - from) / width)); w < windows && from + w * width < t1; w++) {
+      const [a, b] = [Math.max(t0, from + w * width), Math.min(t1, from + (w + 1) * width)];
+      if (b > a) sums[w]! += (b - a) * reads((a + b) / 2);
+    }
+  }
+  return Array.from(sums, (s) => s / width);
+}
 
 /** The rest of the machine over a few milliseconds: what is slow stands still, a battery is its volts behind its ohms. */
 function standing(elements: readonly Element[], at: OperatingPoint): Element[] {
@@ -104,11 +120,11 @@ export function chargeWaves(scene: Scene): readonly ChargeTrace[] | { readonly c
   );
   if (!run.ok) return { code: run.code };
   const from = until - SHOWN / hertz;
-  const first = run.at.findIndex((t) => t >= from);
-  const shown = (values: ArrayLike<number>) => Array.from(values).slice(first);
-  const times = shown(run.at).map((t) => t - from);
+  const windows = SHOWN * STEPS_A_PERIOD;
+  const shown = (values: ArrayLike<number>) => sampled(run.at, values, from, until, windows);
+  const times = Array.from({ length: windows }, (_, w) => ((w + 0.5) * (until - from)) / windows);
   const earth = shown(run.volts(e.b));
-  const against = (node: string) => settled(shown(run.volts(node)).map((v, k) => v - earth[k]!));
+  const against = (node: string) => shown(run.volts(node)).map((v, k) => v - earth[k]!);
   const out = against(TERMINAL);
   const mean = out.reduce((sum, v) => sum + v, 0) / out.length;
   return [

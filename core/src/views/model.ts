@@ -40,10 +40,10 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
     repairs: repairsView(model),
     checks: wrong.length
       ? []
-      : [...model.checks, ...model.beyond].map((check, k) => ({
+      : [...model.checks, ...model.beyond].map((check) => ({
           check: checkView(check),
           /** Whether the shop has what it takes. */
-          owned: k < model.checks.length,
+          owned: house.owns.includes(check.instrument),
         })),
     /** Where leads can be put besides. */
     probing: wrong.length ? null : probingOf(model.machine, [...model.checks, ...model.beyond]),

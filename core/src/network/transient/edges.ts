@@ -39,6 +39,7 @@ export function turn(c: Compiled, index: number, x: Float64Array): void {
 
 /** A diode that carried this share of the most it ever did, and now a thousandth of that, has shut. */
 const CARRIED = 1e-4;
+const SHUT = 1e-3 * CARRIED;
 
 /**
  * Watches diodes shut: a trapezoid across that corner would ring for the rest of its life, since what the coils beside
@@ -46,13 +47,14 @@ const CARRIED = 1e-4;
  */
 export class Shutting {
   private readonly most: Float64Array;
-  private readonly last: Float64Array;
+  /** Which carry: from when they carried until they have shut, however short the steps between. */
+  private readonly carrying: boolean[];
   private readonly c: Compiled;
 
   constructor(c: Compiled) {
     this.c = c;
     this.most = new Float64Array(c.diodes.length);
-    this.last = new Float64Array(c.diodes.length);
+    this.carrying = c.diodes.map(() => false);
   }
   private amps(d: number, x: Float64Array): number {
     const { e, model, i, j } = this.c.diodes[d]!;
@@ -61,15 +63,16 @@ export class Shutting {
   /** Whether a diode shuts in a step that ends with these unknowns. */
   shuts(x: Float64Array): boolean {
     for (let d = 0; d < this.most.length; d++) {
-      const carried = CARRIED * this.most[d]!;
-      if (this.last[d]! > carried && this.amps(d, x) < 1e-3 * carried) return true;
+      if (this.carrying[d] && this.amps(d, x) < SHUT * this.most[d]!) return true;
     }
     return false;
   }
   accept(x: Float64Array): void {
     for (let d = 0; d < this.most.length; d++) {
-      this.last[d] = this.amps(d, x);
-      this.most[d] = Math.max(this.most[d]!, this.last[d]!);
+      const amps = this.amps(d, x);
+      this.most[d] = Math.max(this.most[d]!, amps);
+      if (amps > CARRIED * this.most[d]!) this.carrying[d] = true;
+      else if (amps < SHUT * this.most[d]!) this.carrying[d] = false;
     }
   }
 }

@@ -258,6 +258,34 @@ describe('laws that hold on any network', () => {
   });
 });
 
+describe('a diode that shuts in the middle of a swing', () => {
+  // A coil cut off at 3 A into a clamp of 400 V, as a module's: its winding swings on when the clamp has let go.
+  const coil: Element[] = [
+    v('battery', 'supply', '0', 11.3),
+    r('feed', 'supply', 'l1', 3.6),
+    l('l1', 'l1', 'neg', 8.5e-3, 3),
+    l('l2', 'sec', 'sx', 61.4, 0),
+    r('rs', 'sx', '0', 8500),
+    c('c2', 'sec', '0', 72.5e-12),
+    r('shunt', 'sec', '0', 4.2e6),
+    r('off', 'neg', '0', 1e7),
+    r('rc', 'neg', 'c1', 0.3),
+    c('c1', 'c1', '0', 10e-9),
+    { type: 'diode', id: 'clamp', a: 'neg', b: 'held', saturationAmps: 1e-9, emission: 2, seriesOhms: 1 },
+    v('hold', 'held', '0', 400),
+  ];
+  const ended = (longest: number) =>
+    run(coil, { until: 1.2e-3, longest, fromInitial: true }, [{ id: 'k', first: 'l1', second: 'l2', k: 0.98 }]);
+  const peak = (result: Transient, node: string) => Math.max(...result.volts(node).map(Math.abs));
+
+  it('with long steps allowed its swing is that of steps forty times finer', () => {
+    const [long, fine] = [ended(20e-6), ended(0.5e-6)];
+    expect(fine.at.length).toBeGreaterThan(1.3 * long.at.length);
+    for (const node of ['sx', 'sec', 'neg'])
+      expect(Math.abs(peak(long, node) / peak(fine, node) - 1), node).toBeLessThan(5e-3);
+  });
+});
+
 describe('what cannot be solved is said', () => {
   it('two sources that disagree', () => {
     expect(

@@ -34,6 +34,8 @@ const SHORTEST = 1e-12;
 const EVENT_SHARE = 2e-5;
 /** A diode that shuts is caught within this share of it: its current has all but gone by then. */
 const SHUT_SHARE = 0.02;
+/** And what follows begins with this share: nothing stiff is left. */
+const SHUT_RESTART = 0.1;
 /** Steps of backward Euler after a break: they damp what trapezoids would let ring. */
 const DAMPED_STEPS = 2;
 const DEFAULT_RELATIVE = 2e-4;
@@ -132,7 +134,7 @@ class Run {
         this.judge.forget();
         this.smooth = false;
         damped = DAMPED_STEPS;
-        h = Math.min(h, this.longest * (shuts ? SHUT_SHARE : 1e-3));
+        h = Math.min(h, this.longest * (shuts ? SHUT_RESTART : 1e-3));
       }
     }
     return recorded(this.c.rows, this.times, this.states, this.rejected);

@@ -89,6 +89,7 @@ import { sparkKnownLead } from './sparkKnownLead.ts';
 import { sparkKnownModule } from './sparkKnownModule.ts';
 import { sparkKnownOwnCondenser } from './sparkKnownOwnCondenser.ts';
 import { sparkKnownPlugLead } from './sparkKnownPlugLead.ts';
+import { sparkOne } from './sparkOne.ts';
 import { sparkPlugLead } from './sparkPlugLead.ts';
 import { sparkPolarity } from './sparkPolarity.ts';
 import { sparkStopOff } from './sparkStopOff.ts';
@@ -207,6 +208,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   ownCoilSecondary,
   sparkKnownCoil,
   sparkPlugLead,
+  sparkOne,
   sparkEvery,
   cylinderDrop,
   plugLeadOhms,
