@@ -47,6 +47,7 @@ import { lookRotor } from './lookRotor.ts';
 import { lookSensor } from './lookSensor.ts';
 import { lookStop } from './lookStop.ts';
 import { lookWarningLamp } from '../../shared/checks/lookWarningLamp.ts';
+import { newFuse } from '../../shared/checks/newFuse.ts';
 import { neighbours } from '../../shared/checks/neighbours.ts';
 import { lookWires } from '../../shared/checks/lookWires.ts';
 import { magnetPull } from './magnetPull.ts';
@@ -115,6 +116,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   lookWarningLamp,
   neighbours,
   lookFuse,
+  newFuse,
   lookBallast,
   lookCoil,
   lookLeads,
