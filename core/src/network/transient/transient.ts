@@ -33,7 +33,7 @@ const SHORTEST = 1e-12;
 /** A switch or gap that changes is caught within this share of the longest step. */
 const EVENT_SHARE = 2e-5;
 /** A diode that shuts is caught within this share of it: its current has all but gone by then. */
-const SHUT_SHARE = 0.02;
+const SHUT_SHARE = 0.001;
 /** And what follows begins with this share: nothing stiff is left. */
 const SHUT_RESTART = 0.1;
 /** Steps of backward Euler after a break: they damp what trapezoids would let ring. */
