@@ -48,6 +48,7 @@ function mutated(files) {
     jsonReporter: { fileName: report },
     concurrency: 2,
     timeoutMS: 20_000,
+    dryRunTimeoutMinutes: 30,
     tempDirName: join(CACHE, 'mutating'),
     ignorePatterns: ['.cache', 'docs', 'web/dist', 'server/dist'],
   };
@@ -81,9 +82,10 @@ const groups = {
   'server and page': sample([...filesIn('server/src'), ...filesIn('web/src')], ofRest),
 };
 const told = {};
-for (const [name, files] of Object.entries(groups))
+for (const [name, files] of Object.entries(groups)) {
   if (files.length) told[name] = { goal: GOALS[name], ...mutated(files) };
-writeFileSync(join(CACHE, 'mutate.json'), JSON.stringify({ seed, ...told }, null, 2));
+  writeFileSync(join(CACHE, 'mutate.json'), JSON.stringify({ seed, ...told }, null, 2));
+}
 const short = Object.fromEntries(
   Object.entries(told).map(([name, { found, ...rest }]) => [
     name,
