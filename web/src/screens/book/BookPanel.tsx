@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import { Folded } from '../../ui/Folded.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { complaintWords } from '../../words/complaint.ts';
-import { Adapted } from './Adapted.tsx';
+import { Adapted, FixLine } from './Adapted.tsx';
 import { moneyWords } from '../../words/belief.ts';
 
 interface Props {
@@ -133,12 +133,7 @@ const Fixes = ({ fixes }: { fixes: readonly FittedPart[] }) => (
   <ul className="text-[15px]">
     {fixes.map(({ fix, jobId }) => (
       <li key={fix.id}>
-        <Link className="underline" to={`/jobs/${jobId}/card`}>
-          {fix.what}
-        </Link>{' '}
-        <span className="text-soft">
-          {[fix.parts, format(new Date(fix.at), 'd MMM yyyy')].filter(Boolean).join(', ')}
-        </span>
+        <FixLine fix={fix} jobId={jobId} />
       </li>
     ))}
   </ul>
