@@ -26,6 +26,11 @@ describe('what no machine of this kind can show is asked about', () => {
     expect(far('coil-primary', 4e6)).toBe(false);
     expect(far('coil-primary', 2e9)).toBe(true);
   });
+  it('what is told in words has no range to be on', () => {
+    const look = weigher.check('look-fuse')!;
+    expect(absurd(weigher, look, { kind: 'word', word: 'blown' })).toBe(false);
+    expect(absurd(weigher, look, { kind: 'number', value: 1e12 })).toBe(false);
+  });
   it('a discharge ignition peaks at hundreds of volts, and nobody is asked about it', () => {
     const discharge = new Tracer(
       machine({ layout: 'capacitor-discharge', cylinders: 3, compressionRatio: 7, ballast: 'none' }),
