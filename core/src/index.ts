@@ -35,7 +35,7 @@ export { entryOf, tell } from './tracing/events.ts';
 export { faultShares } from './tracing/suspects.ts';
 export { proven, proveOut, type Proof, type ProofState } from './proving/proveOut.ts';
 export { calibrated, dwellFromShare, dwellOf, timingShift, type Dwell, type GapAndDwell } from './setup/dwell.ts';
-export { airAt, jetFor } from './engine/altitude.ts';
+export { jetFor, richerAt } from './engine/altitude.ts';
 export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './engine/crankGeometry.ts';
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { sheetOf } from './setup/sheets.ts';
@@ -56,7 +56,7 @@ export { NOTICED, ROAD_STEP, roadVerdict, SCHOOLS, type Noticed, type Round, typ
 export { before, balanceOfCarburettors, orderOfWork, type Step, type StepId } from './setup/carburettors.ts';
 export { BELT_METRES, chargeSays, CUTS_OUT_AMPS, cutIn, setPoint, type ChargeSays } from './setup/chargeSet.ts';
 export * from './setup/fasteners.ts';
-export { MARGIN, type SparkBench, type SparkSays, type SpeedRow, type Tried } from './setup/sparkBench.ts';
+export { MARGIN, sparkBench, type SparkBench, type SparkSays, type SpeedRow, type Tried } from './setup/sparkBench.ts';
 export { COLD_HOURS, type Confirm, type Confirmation, type Wanted } from './proving/conditions.ts';
 export { dueOf, lastRead, pacePerDay, type DueLine } from './book/due.ts';
 export type { KitLine } from './book/kit.ts';

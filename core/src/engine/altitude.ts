@@ -15,11 +15,13 @@ export function airAt(metres: number): { readonly pascals: number; readonly dens
 
 /** Pressure outside where a machine works, pascal. */
 export const outsideOf = ({ altitudeMetres }: Pick<Fit, 'altitudeMetres'>): number =>
-  altitudeMetres ? airAt(altitudeMetres).pascals : ATMOSPHERE;
+  airAt(altitudeMetres ?? 0).pascals;
 
-/** How much richer jets of the book mix there: √(ρ₀/ρ), for the suction falls with the air's mass and the fuel's does not (REFERENCE). */
-export const richerOf = ({ altitudeMetres }: Pick<Fit, 'altitudeMetres'>): number =>
-  altitudeMetres ? 1 / Math.sqrt(airAt(altitudeMetres).density) : 1;
+/** How much richer the same jets mix elsewhere: √(ρ₀/ρ), for the suction falls with the air's mass and the fuel's does not (REFERENCE). */
+export const richerAt = (fromMetres: number, toMetres: number): number =>
+  Math.sqrt(airAt(fromMetres).density / airAt(toMetres).density);
+/** And jets of the book, where a machine works. */
+export const richerOf = ({ altitudeMetres }: Pick<Fit, 'altitudeMetres'>): number => richerAt(0, altitudeMetres ?? 0);
 
 /** Diameter of a jet that mixes at one height as it did at another: with the fourth root of the air's density. */
 export const jetFor = (diameterMetres: number, fromMetres: number, toMetres: number): number =>

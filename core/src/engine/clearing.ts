@@ -4,6 +4,7 @@ import type { Known } from '../machine/known.ts';
 import { CRANKING } from '../machine/state.ts';
 import type { Fit } from '../schema/fit.ts';
 import { outsideOf } from './altitude.ts';
+import { BURNS } from './mixture.ts';
 
 /** Air: gas constant J/(kg·K); fuel over air by mass that burns whole; molar mass of petrol's vapour over air's [1]. */
 const R = 287;
@@ -19,9 +20,8 @@ const MOST = 8;
 const LIQUID = 8e-3;
 /** A crankcase that draws the mixture holds as much again. */
 const CRANKCASE = 2;
-/** What the jets still give with throttle and choke wide open; richness above which a cranked charge does not light. */
+/** What the jets still give with throttle and choke wide open. */
 const METERED = 0.3;
-const LIGHTS_UNDER = 2.1;
 /** With so much of the liquid left a plug no longer gets wet again. Judgement. */
 const DRY_ENOUGH = 0.2;
 
@@ -29,11 +29,13 @@ const DRY_ENOUGH = 0.2;
 const BURST = 10;
 const REST = 60;
 const TURNS_A_PULL = 3;
+const SECONDS_A_PULL = 4;
 const WIPED = 0.7;
 /** With the plugs out it is thrown out in one burst. */
 const THROWN_SECONDS = 5;
-/** More bursts than this wear the starter and the battery: the plugs come out first. */
+/** More bursts than this wear the starter and the battery, more pulls an arm: the plugs come out first. */
 const FEW_BURSTS = 3;
+const FEW_PULLS = 20;
 
 /** How a drowned engine is cleared, with what it takes. */
 export interface Clearing {
@@ -50,6 +52,9 @@ export interface Clearing {
   readonly first: 'turn it over' | 'plugs out';
 }
 
+/** Whether fuel can stand in its cylinders: it is drawn in, and sparks are to light it. */
+export const drowns = ({ spark, fuel }: Pick<Fit, 'spark' | 'fuel'>): boolean => Boolean(spark && fuel);
+
 /** Vapour that a stroke of air carries off at first, in charges of right mixture. */
 export function carriedOff(celsius: number, outside: number): number {
   const vapour = VAPOUR * 2 ** ((celsius - 20) / DOUBLES);
@@ -57,10 +62,11 @@ export function carriedOff(celsius: number, outside: number): number {
   return Math.min(MOST, (REACHES * HEAVIER * (vapour / (outside - vapour))) / STOICHIOMETRIC);
 }
 
+const twoStroke = ({ compression }: Fit): boolean => compression?.kind === 'two-stroke';
 /** Charges of right mixture that lie wet in a drowned cylinder. */
-export function drownedIn({ compression }: Fit, outside: number, celsius: number): number {
+export function drownedIn(fit: Fit, outside: number, celsius: number): number {
   const air = (0.8 * outside) / (R * (celsius + 273.15));
-  return (LIQUID * PETROL_DENSITY * (compression?.kind === 'two-stroke' ? CRANKCASE : 1)) / (air * STOICHIOMETRIC);
+  return (LIQUID * PETROL_DENSITY * (twoStroke(fit) ? CRANKCASE : 1)) / (air * STOICHIOMETRIC);
 }
 
 /**
@@ -68,7 +74,7 @@ export function drownedIn({ compression }: Fit, outside: number, celsius: number
  * surface, as the root of what is left: dm/dN = −φ₀·√(m/m₀), so √(m/m₀) = 1 − N·φ₀/(2·m₀), in charges.
  */
 export function strokesToClear(wet: number, first: number): number {
-  const lights = (LIGHTS_UNDER - METERED) / first;
+  const lights = (BURNS.crank.rich - METERED) / first;
   const left = Math.min(lights, Math.sqrt(DRY_ENOUGH));
   return (1 - left) * ((2 * wet) / first);
 }
@@ -76,15 +82,15 @@ export function strokesToClear(wet: number, first: number): number {
 /** Of this machine at so many degrees of its intake, as its starter or cord turns it. Null where nothing sparks. */
 export function clearingOf(scene: Known, celsius: number): Clearing | null {
   const { fit } = scene.machine;
-  if (!fit.spark || !fit.fuel) return null;
+  if (!drowns(fit)) return null;
   const outside = outsideOf(fit);
   const strokes = Math.ceil(strokesToClear(drownedIn(fit, outside, celsius), carriedOff(celsius, outside)));
-  const turns = strokes * (fit.compression?.kind === 'two-stroke' ? 1 : 2);
+  const turns = strokes * (twoStroke(fit) ? 1 : 2);
   const seconds = (turns * 60) / Math.max(scene.see('crankingRpm', CRANKING), 25);
   const byHand = fit.crank?.kind === 'pull';
   const bursts = byHand ? null : Math.ceil(seconds / BURST);
   const pulls = byHand ? Math.ceil(turns / TURNS_A_PULL) : null;
-  const turning = bursts === null ? (pulls! * 4) / 60 : (seconds + (bursts - 1) * REST) / 60;
+  const turning = bursts === null ? (pulls! * SECONDS_A_PULL) / 60 : (seconds + (bursts - 1) * REST) / 60;
   const plugsOut = OPENING_MINUTES['plugs out'] + WIPED * fit.cylinders + THROWN_SECONDS / 60;
   return {
     celsius,
@@ -94,7 +100,6 @@ export function clearingOf(scene: Known, celsius: number): Clearing | null {
     pulls,
     turning,
     plugsOut,
-    first: (bursts ?? 0) > FEW_BURSTS || (pulls ?? 0) > MANY_PULLS ? 'plugs out' : 'turn it over',
+    first: (bursts ?? 0) > FEW_BURSTS || (pulls ?? 0) > FEW_PULLS ? 'plugs out' : 'turn it over',
   };
 }
-const MANY_PULLS = 20;

@@ -5,7 +5,7 @@ import { squeezed } from './squeeze.ts';
 import { logistic } from '../random/lcg.ts';
 
 /** Richness under and over which a charge no longer burns: wider while a starter turns it through [1]. */
-const BURNS = { crank: { weak: 0.5, rich: 2.1 }, run: { weak: 0.66, rich: 1.62 } } as const;
+export const BURNS = { crank: { weak: 0.5, rich: 2.1 }, run: { weak: 0.66, rich: 1.62 } } as const;
 
 /** Chance that a cylinder with a sound spark burns a mixture of this richness; 1 is right. */
 export function burns(richness: number, state: Pick<MachineState, 'key'>): number {

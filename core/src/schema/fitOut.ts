@@ -137,6 +137,9 @@ export type TrailFit = z.infer<typeof trailFitSchema>;
 /** Trails that a machine can be told of. */
 export type TrailId = TrailFit['trail'];
 
+/** Heights above the sea at which engines are worked on, metres. */
+export const HEIGHTS = { least: -400, most: 5000 } as const;
+
 /** What is true of the whole machine, and which kind of each trail it has. */
 export const fitOutShape = z.object({
   volts: z.union([z.literal(6), z.literal(12), z.literal(24)]),
@@ -147,7 +150,7 @@ export const fitOutShape = z.object({
   /** Swept volume; what is usual for so many cylinders when it is not given. */
   litres: z.number().min(0.03).max(15).optional(),
   /** Height above the sea of the place where it works. */
-  altitudeMetres: z.number().min(-400).max(5000).optional(),
+  altitudeMetres: z.number().min(HEIGHTS.least).max(HEIGHTS.most).optional(),
   trails: z.array(trailFitSchema).min(1, 'Tell at least one trail.').max(8),
 });
 export const fitOutSchema = fitOutShape

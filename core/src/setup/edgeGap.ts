@@ -5,7 +5,7 @@ import { idOf } from '../machine/numbered.ts';
 import type { Band, MachineState } from '../machine/part.ts';
 import { Scene } from '../machine/scene.ts';
 import { CRANKING } from '../machine/state.ts';
-import { drawSound } from '../tracing/draw.ts';
+import { middleFigures } from '../tracing/middle.ts';
 import type { Model } from '../tracing/model.ts';
 import { crankshaftRpm, magnetsOf } from '../trails/spark/generated.ts';
 import { magnetoOf } from '../trails/spark/magnetoSpark.ts';
@@ -46,7 +46,7 @@ const HALVINGS = 14;
 export function edgeGap(model: Model): EdgeGap | null {
   const plate = model.plates.get(`${POINTS}.edgeMetres`);
   if (!plate) return null;
-  const sound = drawSound(model, () => 0.5);
+  const sound = middleFigures(model);
   const scene = new Scene(model.machine, sound);
   const acrossMetres = magnetsOf(scene)['acrossMetres']!;
   const crankingRpm = crankshaftRpm(scene, CRANKING);

@@ -2,7 +2,7 @@ import { Scene } from '../machine/scene.ts';
 import type { MachineParams } from '../machine/known.ts';
 import type { MachineState } from '../machine/part.ts';
 import { CRANKING, KEY_ON_CLOSED } from '../machine/state.ts';
-import { drawSound } from '../tracing/draw.ts';
+import { middleFigures } from '../tracing/middle.ts';
 import type { Model } from '../tracing/model.ts';
 
 /** Figures to try instead of the plate's middle, by `part.figure`, SI. */
@@ -74,14 +74,7 @@ const runningAt = (rpm: number): MachineState => ({
 export function sparkBench(model: Model, tried: Tried = {}): SparkBench | null {
   const { machine } = model;
   if (!machine.offers.spark || !machine.partById.has('plugs')) return null;
-  const scene = new Scene(
-    machine,
-    withTried(
-      model,
-      drawSound(model, () => 0.5),
-      tried,
-    ),
-  );
+  const scene = new Scene(machine, withTried(model, middleFigures(model), tried));
   const row = (state: MachineState, rpm: number): SpeedRow => {
     const { availableVolts, requiredVolts, joules } = scene.spark('plug', state, 1);
     return { rpm, available: availableVolts, asked: requiredVolts, joules };

@@ -4,6 +4,7 @@ import { tell } from '../tracing/events.ts';
 import type { MachineParams } from '../machine/known.ts';
 import { seededRandom } from '../random/lcg.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
+import { middleFigures } from '../tracing/middle.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import { IDLE } from '../machine/state.ts';
@@ -126,12 +127,12 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
 /** In the middle of its plates. */
 function tapsOf(model: Model): TimingCurve['taps'] {
   if (!model.machine.partById.has(POD)) return null;
-  const params = drawSound(model, () => 0.5);
+  const params = middleFigures(model);
   return { ported: totalOf(momentOf(params, IDLE)), manifold: totalOf(momentOf(params, IDLE, 'on', false)) };
 }
 
 function weightsOf(model: Model): TimingCurve['weights'] {
-  const params = drawSound(model, () => 0.5);
+  const params = middleFigures(model);
   const own = params[WEIGHTS];
   if (!own) return null;
   const now = { startRpm: own['startRpm']!, fullRpm: own['fullRpm']!, span: own['maxDegrees']! };

@@ -1,5 +1,6 @@
 import type { Complaint } from '../schema/job.ts';
 import type { PlacedReading } from './events.ts';
+import { Latest } from './latest.ts';
 import type { Hands } from './likelihood.ts';
 
 /** log p(reading | severity step) by the names of the faults. */
@@ -13,7 +14,7 @@ const READINGS_KEPT = 150;
  */
 export class LogCache {
   private readonly placed = new WeakMap<PlacedReading, Map<string, Logs>>();
-  private readonly facts = new Map<string, Map<string, Logs>>();
+  private readonly facts = new Latest<string, Map<string, Logs>>(READINGS_KEPT);
 
   of(placed: PlacedReading, { pattern }: Complaint, { misprobe }: Hands): Logs {
     let own = this.placed.get(placed);
@@ -26,13 +27,6 @@ export class LogCache {
 
   private byFact({ reading, earlier }: PlacedReading): Map<string, Logs> {
     const fact = JSON.stringify([reading, earlier.map((r) => r.id)]);
-    const own = this.facts.get(fact) ?? new Map<string, Logs>();
-    this.facts.delete(fact);
-    this.facts.set(fact, own);
-    for (const oldest of this.facts.keys()) {
-      if (this.facts.size <= READINGS_KEPT) break;
-      this.facts.delete(oldest);
-    }
-    return own;
+    return this.facts.of(fact, () => new Map());
   }
 }

@@ -35,7 +35,9 @@ export function stationShares(belief: Belief): Map<string, number> {
 }
 
 function partition<T>(all: readonly T[], is: (one: T) => boolean): [T[], T[]] {
-  return [all.filter(is), all.filter((one) => !is(one))];
+  const parts: [T[], T[]] = [[], []];
+  for (const one of all) parts[is(one) ? 0 : 1].push(one);
+  return parts;
 }
 
 /** What the readings alone say of a fault, whatever else would explain them. */

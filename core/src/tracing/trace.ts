@@ -8,6 +8,7 @@ import { buildModel, type Model, type ModelFault } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { foundBy, type Found } from './found.ts';
+import { Latest } from './latest.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
 import { inOrderOf } from './policies.ts';
@@ -56,7 +57,7 @@ export class Simulation {
   readonly weigher: Weigher;
   readonly cells: Cells;
   /** Beliefs by the facts that they rest on; the least lately asked go first. */
-  readonly believed = new Map<string, Belief>();
+  readonly believed = new Latest<string, Belief>(BELIEFS_KEPT);
 
   constructor(machine: MachineBody, house: House) {
     this.model = buildModel(machine, house);
@@ -74,7 +75,7 @@ export class Tracer {
   readonly weigher: Weigher;
   private readonly cells: Cells;
   private readonly house: House;
-  private readonly believed: Map<string, Belief>;
+  private readonly believed: Latest<string, Belief>;
   private readonly dearFrom: number;
   private readonly strayed = new WeakMap<Belief, readonly Stray[]>();
   private readonly found = new WeakMap<Belief, readonly Found[]>();
@@ -91,14 +92,7 @@ export class Tracer {
   /** Asked again of the same facts, as card, ruler and suspects do, it is the same belief. */
   belief(complaint: Complaint, events: readonly JobEvent[]): Belief {
     const facts = JSON.stringify([complaint, events]);
-    const belief = this.believed.get(facts) ?? this.weigher.weighAll(complaint, events);
-    this.believed.delete(facts);
-    this.believed.set(facts, belief);
-    for (const oldest of this.believed.keys()) {
-      if (this.believed.size <= BELIEFS_KEPT) break;
-      this.believed.delete(oldest);
-    }
-    return belief;
+    return this.believed.of(facts, () => this.weigher.weighAll(complaint, events));
   }
 
   /** Checks in the order of what they tell per minute. */

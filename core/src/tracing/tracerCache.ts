@@ -1,29 +1,26 @@
 import type { House } from '../schema/house.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { MachineBody } from '../schema/machine.ts';
+import { Latest } from './latest.ts';
 import { Simulation, Tracer, type Trace } from './trace.ts';
 
 /** What has been simulated of the last machines; the least lately used go first. */
 export class TracerCache {
-  private readonly kept = new Map<string, Simulation>();
-  private readonly most: number;
+  private readonly kept: Latest<string, Simulation>;
 
   constructor(most: number) {
-    this.most = most;
+    this.kept = new Latest(most);
   }
   get size(): number {
     return this.kept.size;
   }
   for(machine: MachineBody, house: House): Tracer {
     const key = Simulation.keyOf(machine, house);
-    const simulation = this.kept.get(key) ?? new Simulation(machine, house);
-    this.kept.delete(key);
-    this.kept.set(key, simulation);
-    while (this.kept.size > this.most) this.dropOldest();
+    const simulation = this.kept.of(key, () => new Simulation(machine, house));
     return new Tracer(machine, house, simulation);
   }
   dropOldest(): void {
-    for (const oldest of this.kept.keys()) return void this.kept.delete(oldest);
+    this.kept.dropOldest();
   }
 }
 

@@ -1,7 +1,7 @@
-import { Scene } from '../machine/scene.ts';
+import type { Scene } from '../machine/scene.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody } from '../schema/machine.ts';
-import { drawSound } from '../tracing/draw.ts';
+import { middleScene } from '../tracing/middle.ts';
 import type { TracerCache } from '../tracing/tracerCache.ts';
 import { bestExciter, excitingOf, type Exciting } from '../trails/charge/advice/exciting.ts';
 import { rewiredNetlist } from '../trails/charge/advice/rewiredCircuit.ts';
@@ -10,12 +10,8 @@ import { compareAlternators, type UsedAlternator } from '../trails/charge/advice
 import { compareStarters, type UsedStarter } from '../trails/crank/advice/usedStarters.ts';
 import type { Compared } from '../trails/shared/usedPart.ts';
 
-/** Every figure in the middle of its band. */
-const MIDDLE = () => 0.5;
-function sceneOf(tracers: TracerCache, machine: MachineBody, house: House): Scene {
-  const { model } = tracers.for(machine, house);
-  return new Scene(model.machine, drawSound(model, MIDDLE));
-}
+const sceneOf = (tracers: TracerCache, machine: MachineBody, house: House): Scene =>
+  middleScene(tracers.for(machine, house).model);
 
 /** What to fit to this machine where the usual part is no longer made. */
 export interface Advice {

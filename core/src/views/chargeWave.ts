@@ -1,3 +1,4 @@
+import { halved } from '../engine/halved.ts';
 import type { Scene } from '../machine/scene.ts';
 import { LOADED } from '../machine/state.ts';
 import { chargerCan, solveTransient, type Charger, type Element, type OperatingPoint } from '../network/index.ts';
@@ -73,14 +74,7 @@ function standing(elements: readonly Element[], at: OperatingPoint): Element[] {
 /** How far its regulator has turned the field down: the share of its volts with which it gives just what it gives. */
 function fieldShare(e: Charger, volts: number, amps: number): number {
   const can = (share: number) => chargerCan({ ...e, emfVolts: e.emfVolts * share }, volts).amps;
-  let [low, high] = [0, 1];
-  if (can(1) <= amps) return 1;
-  for (let k = 0; k < 40; k++) {
-    const middle = (low + high) / 2;
-    if (can(middle) < amps) low = middle;
-    else high = middle;
-  }
-  return high;
+  return can(1) <= amps ? 1 : halved(0, 1, 40, (share) => can(share) < amps)[1];
 }
 
 /**

@@ -1,15 +1,11 @@
 import { solveOperatingPoint, writeNetlist, type Element } from '../network/index.ts';
-import { Scene } from '../machine/scene.ts';
 import type { MachineState } from '../machine/part.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import { middleScene } from '../tracing/middle.ts';
 import type { Model } from '../tracing/model.ts';
 
 export type CircuitResult =
   | { ok: true; text: string; elements: readonly Element[] }
   | { ok: false; code: 'unknown-fault' | 'not-solved' | 'cannot-be-written' };
-
-/** Every figure in the middle of its band. */
-const MIDDLE = () => 0.5;
 
 /**
  * This machine in one state as a SPICE netlist, its figures in the middle of their bands, sound or with one fault of
@@ -18,8 +14,7 @@ const MIDDLE = () => 0.5;
 export function machineCircuit(title: string, model: Model, state: MachineState, faultId?: string): CircuitResult {
   const fault = model.faults.find((f) => f.id === faultId);
   if (faultId !== undefined && !fault) return { ok: false, code: 'unknown-fault' };
-  const sound = drawSound(model, MIDDLE);
-  const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, MIDDLE()) : sound);
+  const scene = middleScene(model, fault);
   const elements = scene.elements(state);
   const at = solveOperatingPoint(elements);
   if (!at.ok) return { ok: false, code: 'not-solved' };

@@ -1,20 +1,12 @@
 import { clearingOf, type Clearing } from '../engine/clearing.ts';
 import { saidOf } from '../engine/complaint.ts';
-import { Scene } from '../machine/scene.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
-import { drawSound } from '../tracing/draw.ts';
+import { middleScene } from '../tracing/middle.ts';
 import { allPlugs } from '../trails/spark/plugWords.ts';
 import type { Model } from '../tracing/model.ts';
 
 /** How this machine is cleared when it has drowned, every figure in the middle of its band. Null where nothing drowns. */
-export const clearingView = (model: Model, celsius: number): Clearing | null =>
-  clearingOf(
-    new Scene(
-      model.machine,
-      drawSound(model, () => 0.5),
-    ),
-    celsius,
-  );
+export const clearingView = (model: Model, celsius: number): Clearing | null => clearingOf(middleScene(model), celsius);
 
 /** What is read of plugs and of a try that says so. */
 const DROWNED: ReadonlySet<string> = new Set([allPlugs('wet or sooty'), 'dripping', 'catches and clears']);

@@ -1,5 +1,5 @@
-import { Scene } from '../machine/scene.ts';
-import { drawSound } from '../tracing/draw.ts';
+import { middleScene } from '../tracing/middle.ts';
+import { drowns } from '../engine/clearing.ts';
 import { balanceOf } from '../trails/charge/balance.ts';
 import { formatBand } from '../quantity/index.ts';
 import type { House } from '../schema/house.ts';
@@ -12,9 +12,6 @@ import type { TracerCache } from '../tracing/tracerCache.ts';
 import { probingOf } from '../trails/freeProbe.ts';
 import { platesView } from './plates.ts';
 import { checkView, repairsView } from './views.ts';
-
-/** Every figure in the middle of its band. */
-const MIDDLE = () => 0.5;
 
 /** What to change on a machine that cannot be computed. */
 export const unsolvedWords = (plate: Plate): string =>
@@ -35,7 +32,7 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
     /** Whether anything on it has a memory of minutes. */
     slow: model.machine.trails.some((t) => t.slowly),
     /** Whether fuel can stand in its cylinders. */
-    drowns: model.machine.fit.spark !== undefined && model.machine.fit.fuel !== undefined,
+    drowns: drowns(model.machine.fit),
     plates: platesView(model),
     repairs: repairsView(model),
     checks: wrong.length
@@ -47,7 +44,7 @@ export function modelView(tracers: TracerCache, machine: MachineBody, house: Hou
         })),
     /** Where leads can be put besides. */
     probing: wrong.length ? null : probingOf(model.machine, [...model.checks, ...model.beyond]),
-    balance: wrong.length ? null : (balanceOf(new Scene(model.machine, drawSound(model, MIDDLE))) ?? null),
+    balance: wrong.length ? null : (balanceOf(middleScene(model)) ?? null),
     faults: model.faults.map((f) => ({
       id: f.id,
       part: f.part.label,

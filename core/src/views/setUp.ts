@@ -1,6 +1,6 @@
 import { edgeGap, type EdgeGap } from '../setup/edgeGap.ts';
 import { orderOfWork, type Step } from '../setup/carburettors.ts';
-import { sparkBench, type SparkBench, type Tried } from '../setup/sparkBench.ts';
+import { sparkBench, type SparkBench } from '../setup/sparkBench.ts';
 import { timingCurve, type TimingCurve } from '../setup/timingCurve.ts';
 import type { Band } from '../machine/part.ts';
 import { idOf } from '../machine/numbered.ts';
@@ -31,6 +31,7 @@ export interface SetUpView {
   steps: readonly Step[];
   tried: readonly TriedFigure[];
   timing: TimingCurve | null;
+  /** Nothing tried on it yet. */
   bench: SparkBench | null;
 }
 
@@ -52,7 +53,7 @@ function pointsPlate({ model }: Tracer): SetUpView['points'] {
   return { gap: { low: gap.low, high: gap.high }, dwell: { low: dwell.low, high: dwell.high } };
 }
 
-export function setUpView(tracer: Tracer, events: readonly JobEvent[], tried: Tried): SetUpView {
+export function setUpView(tracer: Tracer, events: readonly JobEvent[]): SetUpView {
   const { model } = tracer;
   const { machine } = model;
   const { fit } = machine;
@@ -79,6 +80,6 @@ export function setUpView(tracer: Tracer, events: readonly JobEvent[], tried: Tr
         : [];
     }),
     timing: timingCurve(tracer, events),
-    bench: sparkBench(model, tried),
+    bench: sparkBench(model),
   };
 }

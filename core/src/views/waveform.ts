@@ -1,7 +1,7 @@
 import { CRANKING } from '../trails/checks.ts';
 import { solveTransient, type Transient } from '../network/index.ts';
-import { Scene } from '../machine/scene.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import type { Scene } from '../machine/scene.ts';
+import { middleScene } from '../tracing/middle.ts';
 import type { Model } from '../tracing/model.ts';
 import { chargeWaves } from './chargeWave.ts';
 import { triggerPlan } from './triggerWave.ts';
@@ -59,8 +59,7 @@ function waveOf(run: Transient, id: WaveId, node: string, moment: number): Wave 
 export function waveforms(model: Model, faultId?: string, subject: WaveSubject = 'firing'): Waveforms {
   const fault = model.faults.find((f) => f.id === faultId);
   if (faultId !== undefined && !fault) return { ok: false, code: 'unknown-fault' };
-  const sound = drawSound(model, () => 0.5);
-  const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, 0.5) : sound);
+  const scene = middleScene(model, fault);
   return subject === 'charge' ? ofCharge(scene) : ofFiring(scene, fault?.part.cylinder ?? 1);
 }
 

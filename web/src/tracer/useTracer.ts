@@ -73,9 +73,12 @@ export const useCauses = (input: Input, faultId: string | undefined) =>
 export const useProof = (input: Input) => useAnswer(input ? ['proof', input] : null, () => tracer().proof(input!));
 export const useSettings = (input: Input) =>
   useAnswer(input ? ['settings', input] : null, () => tracer().settings(input!));
-/** The benches of the set-up, with figures to try on the coil's. */
-export const useSetUp = (input: Input, tried: Tried) =>
-  useAnswer(input ? ['setUp', input, tried] : null, () => tracer().setUp(input!, tried));
+export const useSetUp = (input: Input) => useAnswer(input ? ['setUp', input] : null, () => tracer().setUp(input!));
+/** The coil's bench alone, with figures to try on it. */
+export const useSparkBench = (machine: MachineBody, house: House, tried: Tried) =>
+  useAnswer(['sparkBench', machine.fitOut, machine.plates, house, tried], () =>
+    tracer().sparkBench(machine, house, tried),
+  );
 export const useBook = (
   machine: MachineBody | undefined,
   house: House | undefined,

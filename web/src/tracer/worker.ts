@@ -12,6 +12,7 @@ import {
   bookView,
   settingsView,
   setUpView,
+  sparkBench,
   traceCauses,
   TracerCache,
   traceView,
@@ -91,7 +92,9 @@ const api = {
     traced({ machine, house }, ({ model }) => clearingView(model, celsius)),
   settings: ({ machine, house, events }: JobInput) =>
     answer(() => settingsView(tracers.for(machine, house).model, events)),
-  setUp: (input: JobInput, tried: Tried) => traced(input, (t) => setUpView(t, input.events, tried)),
+  setUp: (input: JobInput) => traced(input, (t) => setUpView(t, input.events)),
+  sparkBench: (machine: MachineBody, house: House, tried: Tried) =>
+    traced({ machine, house }, ({ model }) => sparkBench(model, tried)),
   book: (machine: MachineBody, house: House, jobs: readonly BookJob[], now: string) =>
     traced({ machine, house }, (t) => bookView(t, machine, house, jobs, now)),
   advice: (machine: MachineBody, house: House) => answer(() => adviceView(tracers, machine, house)),

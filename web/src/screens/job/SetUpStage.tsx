@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useSearchParams } from 'react-router';
 import { useDraft } from '../../draft/useDraft.ts';
-import { useModel, useSetUp } from '../../tracer/useTracer.ts';
+import { useModel, useSetUp, useSparkBench } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { CarburettorBench } from '../setUp/CarburettorBench.tsx';
@@ -33,13 +33,13 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
   const model = useModel(machine, house);
   const moveOn = useMoveOn(stored);
   const [params, setParams] = useSearchParams();
-  const first = useSetUp(input, {});
-  const figures = first.data?.tried ?? [];
-  const setUp = useSetUp(first.data ? input : undefined, triedOf(typed, figures));
-  const error = first.error ?? setUp.error;
+  const setUp = useSetUp(input);
+  const figures = setUp.data?.tried ?? [];
+  const bench = useSparkBench(machine, house, triedOf(typed, figures));
+  const error = setUp.error ?? bench.error;
   if (error) return <Failed error={error} />;
-  if (!first.data) return <Loading what="Opening the set-up sheet" />;
-  const view = { ...first.data, bench: setUp.data?.bench ?? first.data.bench };
+  if (!setUp.data) return <Loading what="Opening the set-up sheet" />;
+  const view = { ...setUp.data, bench: bench.data ?? setUp.data.bench };
   const gauge = model.data?.checks.find(
     (c) => c.check.instrument === 'pressure gauge' && c.check.station.startsWith('air'),
   )?.check.id;
@@ -99,11 +99,11 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
     { id: 'fasteners', label: 'Tightening', shown: <FastenersBench jobId={stored.id} /> },
   ];
   const asked = params.get('bench');
-  const bench = benches.some((b) => b.id === asked) ? asked! : 'sheet';
+  const chosen = benches.some((b) => b.id === asked) ? asked! : 'sheet';
   return (
     <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-[minmax(0,1fr)_320px]">
       <Tabs.Root
-        value={bench}
+        value={chosen}
         onValueChange={(id) => setParams({ bench: id }, { replace: true })}
         className="card min-w-0 p-4"
       >

@@ -13,6 +13,7 @@ import {
   sparkOptions,
   type FitOut,
   type TrailFit,
+  HEIGHTS,
 } from '@pondu/core/schema';
 import { z } from 'zod';
 import { typedNumber } from '../../ui/useDraftForm.ts';
@@ -27,6 +28,15 @@ const asked = z
 /** A choice that may stay unmade. */
 const maybe = <V extends readonly [string, ...string[]]>(values: V) => z.enum(['', ...values]);
 
+/** A number that may be left out. */
+const mayBe = (message: string, low: number, high: number) =>
+  z.string().transform((text, context) => {
+    const value = Number(text.replace(',', '.'));
+    if (text.trim() === '' || (value >= low && value <= high)) return text.trim() === '' ? undefined : value;
+    context.addIssue({ code: 'custom', message: `“${text}”: ${message}` });
+    return z.NEVER;
+  });
+
 /** One field beside the other, numbers as typed. */
 const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: true }).extend({
   ...sparkOptions.shape,
@@ -39,21 +49,9 @@ const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: tr
   suppressor: yesNo,
   marine: yesNo,
   compressionRatio: typedNumber('a number from 3 to 23, such as 8.5.', 3, 23),
-  litres: z.string().transform((text, context) => {
-    const value = Number(text.replace(',', '.'));
-    if (text.trim() === '' || (value >= 0.03 && value <= 15)) return text.trim() === '' ? undefined : value;
-    context.addIssue({ code: 'custom', message: `“${text}”: litres, from 0.03 to 15, or nothing.` });
-    return z.NEVER;
-  }),
-  altitude: z
-    .string()
-    .default('')
-    .transform((text, context) => {
-      const value = Number(text.replace(',', '.'));
-      if (text.trim() === '' || (value >= -400 && value <= 5000)) return text.trim() === '' ? undefined : value;
-      context.addIssue({ code: 'custom', message: `“${text}”: metres, up to 5000, or nothing.` });
-      return z.NEVER;
-    }),
+  litres: mayBe('litres, from 0.03 to 15, or nothing.', 0.03, 15),
+  // A draft from before this was asked does not have it.
+  altitude: mayBe(`metres, up to ${HEIGHTS.most}, or nothing.`, HEIGHTS.least, HEIGHTS.most).prefault(''),
   crank: maybe(CRANK_KINDS),
   interlocks: z.string(),
   heat: z.enum(['plugs', 'intake heater']),

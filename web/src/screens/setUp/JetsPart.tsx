@@ -1,10 +1,12 @@
-import { airAt, formatQuantity, jetFor } from '@pondu/core';
+import { formatQuantity, jetFor, richerAt } from '@pondu/core';
+import { HEIGHTS } from '@pondu/core/schema';
 import { Answer, FigureField, Part, useFigure } from './figure.tsx';
 
 /** From so much richer or weaker on the plugs and the idle show it. */
 const SHOWS_FROM = 0.02;
-const HEIGHTS = 'Metres above the sea, from −400 to 5000.';
-const within = (metres: number | undefined) => metres !== undefined && metres >= -400 && metres <= 5000;
+const ASKED = `Metres above the sea, from −${-HEIGHTS.least} to ${HEIGHTS.most}.`;
+const within = (metres: number | undefined) =>
+  metres !== undefined && metres >= HEIGHTS.least && metres <= HEIGHTS.most;
 
 /** The same jets at another height: how much richer they mix, and what to fit there. */
 export function JetsPart({ jobId, altitude }: { jobId: string; altitude: number | undefined }) {
@@ -13,7 +15,7 @@ export function JetsPart({ jobId, altitude }: { jobId: string; altitude: number 
   const typedTo = useFigure(`${jobId}.jets.to`, 'ratio');
   const [at, to] = [from.value ?? 0, typedTo.value ?? altitude];
   const heights = within(at) && within(to);
-  const richer = heights ? Math.sqrt(airAt(at).density / airAt(to!).density) - 1 : 0;
+  const richer = heights ? richerAt(at, to!) - 1 : 0;
   const words = !heights
     ? ''
     : Math.abs(richer) < SHOWS_FROM
@@ -32,12 +34,12 @@ export function JetsPart({ jobId, altitude }: { jobId: string; altitude: number 
         <FigureField
           label="It works at, m"
           figure={typedTo}
-          hint={altitude === undefined ? HEIGHTS : `Its machine says ${altitude} m.`}
+          hint={altitude === undefined ? ASKED : `Its machine says ${altitude} m.`}
         />
       </div>
       <Answer>{words}</Answer>
       {!heights && (from.value !== undefined || typedTo.value !== undefined) && (
-        <p className="text-[14px] text-warn">{to === undefined ? 'Say where it works.' : HEIGHTS}</p>
+        <p className="text-[14px] text-warn">{to === undefined ? 'Say where it works.' : ASKED}</p>
       )}
     </Part>
   );

@@ -1,4 +1,4 @@
-import { setUpView, Tracer, type JobEvent } from '@pondu/core';
+import { setUpView, sparkBench, Tracer, type JobEvent } from '@pondu/core';
 import { storedMachineSchema } from '@pondu/core/schema';
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -47,7 +47,7 @@ describe('edge gap', () => {
       trails: [{ trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } }],
     },
   });
-  const { edge } = setUpView(new Tracer(magneto, house), [], {});
+  const { edge } = setUpView(new Tracer(magneto, house), []);
 
   it('on its plate it is as good as it gets; far past it, it fires only when turned faster', async () => {
     shown(<EdgeBench jobId="job-1" edge={edge!} />);
@@ -65,7 +65,7 @@ describe('edge gap', () => {
     shown(<EdgeBench jobId="job-2" edge={edge!} />);
     await fill('Edge gap, mm', '300');
     expect(statuses()).toContain('Further off than points can be set');
-    expect(setUpView(tracer, [], {}).edge).toBeNull();
+    expect(setUpView(tracer, []).edge).toBeNull();
   });
 });
 
@@ -117,7 +117,7 @@ describe('firing order', () => {
 
 describe('points', () => {
   it('two gaps with their dwell give the third, and a bent shaft is told from a worn lobe', async () => {
-    shown(<PointsBench stored={stored()} machine={machine} plate={setUpView(tracer, [], {}).points!} />);
+    shown(<PointsBench stored={stored()} machine={machine} plate={setUpView(tracer, []).points!} />);
     await fill('Gap 1', '0.3');
     await fill('Dwell 1, degrees', '60');
     await fill('Gap 2', '0.5');
@@ -135,10 +135,10 @@ describe('points', () => {
 });
 
 describe('coil and plugs', () => {
-  const view = setUpView(tracer, [], {});
+  const view = setUpView(tracer, []);
   it('says where the spark runs short, and takes figures to try', async () => {
     const setTyped = vi.fn();
-    const bench = setUpView(tracer, [], { 'ballast.ohms': 0.01 }).bench!;
+    const bench = sparkBench(tracer.model, { 'ballast.ohms': 0.01 })!;
     shown(<CoilBench bench={bench} figures={view.tried} typed={{ 'coil.primaryOhms': 'much' }} setTyped={setTyped} />);
     expect(screen.getByText(/Too much current for points/)).toBeTruthy();
     expect(screen.getByRole('status').textContent).toMatch(/^Fit .*Ω before the coil/);
@@ -165,7 +165,7 @@ describe('timing', () => {
     house,
   );
   it('a reading goes up as a probe, hot; nothing is sent before both figures can be read', async () => {
-    shown(<TimingBench stored={stored()} timing={setUpView(timed, [], {}).timing!} />);
+    shown(<TimingBench stored={stored()} timing={setUpView(timed, []).timing!} />);
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add' }).disabled).toBe(true);
     await fill('Engine held at, rev/min', '2000');
     await fill('Light shows, degrees before top', '19');
@@ -198,14 +198,14 @@ describe('timing', () => {
         faultPresent: 'yes',
       },
     });
-    const timing = setUpView(timed, [row('a', 800, 8), row('b', 3200, 12)], {}).timing!;
+    const timing = setUpView(timed, [row('a', 800, 8), row('b', 3200, 12)]).timing!;
     shown(<TimingBench stored={stored()} timing={timing} />);
     expect(screen.getAllByRole('status')[0]!.textContent).toMatch(/seized: no advance.*Free and oil the weights/);
     await fill('Total wanted, degrees', '34');
     expect(statuses()).toMatch(/gains 4° from idle to fast: set 30° at idle.*kicks back/);
   });
   it('a curve of one’s own says what to make of stop and springs, and what it runs into', async () => {
-    shown(<TimingBench stored={stored()} timing={setUpView(timed, [], {}).timing!} />);
+    shown(<TimingBench stored={stored()} timing={setUpView(timed, []).timing!} />);
     const design = within(screen.getByRole('region', { name: 'A curve of your own' }));
     const put = (label: string, text: string) => userEvent.type(design.getByLabelText(label), text);
     await put('At idle, degrees', '10');
@@ -238,7 +238,7 @@ describe('road test, carburettor, charging, tightening', () => {
     expect(sent[0]!.body).toMatchObject({ body: { rounds: [rounds[0], { degrees: 10, noticed: ['knock'] }] } });
   });
   it('a step waits for those before it, and may be passed over with a word', async () => {
-    const steps = setUpView(tracer, [], {}).steps;
+    const steps = setUpView(tracer, []).steps;
     expect(steps).toEqual([]);
     shown(
       <CarburettorBench

@@ -1,0 +1,15 @@
+import type { MachineParams } from '../machine/known.ts';
+import { Scene } from '../machine/scene.ts';
+import { drawSound, withFault } from './draw.ts';
+import type { Model, ModelFault } from './model.ts';
+
+const MIDDLE = 0.5;
+
+/** Every figure in the middle of its band. */
+export const middleFigures = (model: Model): MachineParams => drawSound(model, () => MIDDLE);
+
+/** The machine with every figure in the middle of its band: sound, or with one fault of middle severity. */
+export function middleScene(model: Model, fault?: ModelFault): Scene {
+  const sound = middleFigures(model);
+  return new Scene(model.machine, fault ? withFault(model, sound, fault, MIDDLE) : sound);
+}
