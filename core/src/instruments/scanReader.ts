@@ -1,3 +1,4 @@
+import { figuresIfAny } from '../machine/figures.ts';
 import type { Scene } from '../machine/scene.ts';
 import type { Instrument } from './instrument.ts';
 import { sparkWords } from './sparkTester.ts';
@@ -26,7 +27,7 @@ export const missShares = (scene: Scene): number[] =>
 export function scanReport(scene: Scene): ScanReport {
   const shares = missShares(scene);
   const worst = Math.max(...shares);
-  const blind = (scene.params['computer']?.['untold'] ?? 0) > 0.5;
+  const blind = (figuresIfAny(scene.params, 'computer')?.untold ?? 0) > 0.5;
   return {
     counts: shares.map((s) => Math.round(FIRINGS * s)),
     firings: FIRINGS,

@@ -14,6 +14,7 @@ export type Numbered =
   | 'coil-minus'
   | 'stop-wire'
   | 'added'
+  | 'interlock'
   | 'compression-rings'
   | 'compression-exhaust'
   | 'compression-intake';
@@ -25,7 +26,7 @@ export interface OneOf {
 }
 
 /** The part's id. Here and nowhere else: what a part is and which one is read from `oneOf`, never from its id. */
-export const idOf = (what: Numbered, n: number): string => `${what}-${n}`;
+export const idOf = <What extends Numbered>(what: What, n: number): `${What}-${number}` => `${what}-${n}`;
 
 /** What makes a part one of several; to be spread into it. */
 export const numbered = (what: Numbered, n: number): { readonly id: string; readonly oneOf: OneOf } => ({
@@ -35,6 +36,10 @@ export const numbered = (what: Numbered, n: number): { readonly id: string; read
 
 export const partsOf = (machine: Machine, ...what: Numbered[]): PartInstance[] =>
   machine.parts.filter((p) => p.oneOf && what.includes(p.oneOf.what));
+
+/** Ids of all of a kind that the machine has. */
+export const idsOf = <What extends Numbered>(machine: Machine, what: What) =>
+  partsOf(machine, what).map((p) => idOf(what, p.oneOf!.n));
 
 /** One for each thing of a kind: each coil, each pair of points. `named` numbers a word where there are several. */
 export function eachOf(

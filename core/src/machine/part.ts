@@ -3,8 +3,15 @@ import type { Dimension } from '../quantity/index.ts';
 import type { Fit } from '../schema/fit.ts';
 import type { OneOf } from './numbered.ts';
 
-/** Figures of one part, SI. A part kind names its own. */
-export type PartParams = Readonly<Record<string, number>>;
+/**
+ * Figures of a part, SI, their unit in the name: those it always has, and those that only a fault or what follows from one
+ * gives it.
+ */
+export type Figures<Has extends string, May extends string = never> = Readonly<
+  Record<Has, number> & Partial<Record<May, number>>
+>;
+/** Figures of a part that may be of any kind. */
+export type PartParams = Figures<string>;
 
 export interface Band {
   readonly low: number;
@@ -12,8 +19,8 @@ export interface Band {
 }
 
 /** A figure the part should have. `typical` is what is assumed until the user gives the machine's own. */
-export interface PlateSpec {
-  readonly id: string;
+export interface PlateSpec<Id extends string = string> {
+  readonly id: Id;
   readonly label: string;
   readonly dimension: Dimension;
   readonly typical: (fit: Fit) => Band;
@@ -59,7 +66,7 @@ export interface RepairSpec {
   readonly goesWith?: string;
 }
 
-export interface FaultMode {
+export interface FaultMode<Has extends string = string, May extends string = never> {
   readonly id: string;
   /** Of several that are one way of failing, each on its own cylinder: that way's name. */
   readonly family?: string;
@@ -75,7 +82,7 @@ export interface FaultMode {
   /** The condition that brings it on when it comes and goes. */
   readonly comesWith?: 'heat' | 'damp' | 'shaking';
   /** The figures of the failed part; `severity` 0…1 from slight to complete. Pure. */
-  readonly apply: (sound: PartParams, severity: number, fit: Fit) => PartParams;
+  apply(sound: Figures<Has, May>, severity: number, fit: Fit): Figures<Has, May>;
 }
 
 export interface PartContext {
@@ -111,15 +118,16 @@ export interface MachineState {
   readonly loads?: 'all' | 'none';
 }
 
-export interface PartKind {
+/** `Has` are figures that it always has, `May` those that a fault adds or only some of the kind have. */
+export interface PartKind<Has extends string = string, May extends string = never> {
   readonly kind: string;
-  readonly plates: readonly PlateSpec[];
-  readonly faults: readonly FaultMode[];
+  readonly plates: readonly PlateSpec<Has | May>[];
+  readonly faults: readonly FaultMode<Has, May>[];
   readonly repairs: readonly RepairSpec[];
-  readonly elements: (params: PartParams, context: PartContext) => Element[];
+  elements(params: Figures<Has, May>, context: PartContext): Element[];
   /** A check may put a known-good one of these in its place; then its figures are those off the shelf. */
   readonly exchanged?: boolean;
-  readonly highTension?: (params: PartParams, fit: Fit) => HighTension;
+  highTension?(params: Figures<Has, May>, fit: Fit): HighTension;
 }
 
 /** A part in its place on a machine. Weights may be scaled and labels given where the place matters. */
@@ -143,21 +151,29 @@ export interface PartInstance {
 }
 
 /** The middle of every typical band: a part off the shelf. */
-export const offTheShelf = (kind: PartKind, fit: Fit): PartParams =>
+export const offTheShelf = <Has extends string, May extends string>(
+  kind: PartKind<Has, May>,
+  fit: Fit,
+): Figures<Has, May> =>
   Object.fromEntries(
     kind.plates.map((p) => {
       const { low, high } = p.typical(fit);
       return [p.id, (low + high) / 2];
     }),
-  );
+  ) as Figures<Has, May>;
 
 /** Figures of a part as a check finds it: its own, or those of the known-good one that stands in for it. */
 export const figuresIn = (part: PartInstance, own: PartParams, state: MachineState, fit: Fit): PartParams =>
   part.kind.exchanged && state.clipped?.includes(part.id) ? offTheShelf(part.kind, fit) : own;
 
+/** What a part of a kind is measured by. */
+export type FiguresOf<Kind extends { elements(params: never, context: PartContext): Element[] }> = Parameters<
+  Kind['elements']
+>[0];
+
 /** One resistance from `a` to `b`: joints, and whatever stands in a wire. */
-export const inLine: PartKind['elements'] = (p, { id, nodes }) => [
-  { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
+export const inLine = (p: Figures<'ohms'>, { id, nodes }: PartContext): Element[] => [
+  { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms },
 ];
 
 /** Log scale between two positive ends; severity 0 gives `from`. */

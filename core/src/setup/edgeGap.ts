@@ -1,6 +1,7 @@
 import { halved } from '../engine/halved.ts';
 import { rimDegrees, rimMetres } from '../engine/crankGeometry.ts';
 import { magnetoAmps } from '../ignition/index.ts';
+import { needed } from '../machine/figures.ts';
 import { idOf } from '../machine/numbered.ts';
 import type { Band, MachineState } from '../machine/part.ts';
 import { Scene } from '../machine/scene.ts';
@@ -48,7 +49,7 @@ export function edgeGap(model: Model): EdgeGap | null {
   if (!plate) return null;
   const sound = middleFigures(model);
   const scene = new Scene(model.machine, sound);
-  const acrossMetres = magnetsOf(scene)['acrossMetres']!;
+  const acrossMetres = needed(magnetsOf(scene).acrossMetres, 'acrossMetres');
   const crankingRpm = crankshaftRpm(scene, CRANKING);
   const rows: EdgeRow[] = [];
   for (let degrees = FROM; degrees <= TO; degrees += STEP) {

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny } from '../machine/figures.ts';
 import { Scene } from '../machine/scene.ts';
 import type { MachineParams } from '../machine/known.ts';
 import type { MachineState } from '../machine/part.ts';
@@ -130,9 +131,9 @@ const pathOf = ({ machine }: Model, params: MachineParams) =>
 function heat({ machine }: Model, scene: Scene, closedAmps: number | null) {
   const share = machine.trails.find((t) => t.onShare)?.onShare?.(scene);
   if (closedAmps === null || share === undefined) return { coilWatts: null, ballastWatts: null };
-  const ballast = scene.params['ballast']?.['ohms'];
+  const ballast = figuresIfAny(scene.params, 'ballast')?.ohms;
   return {
-    coilWatts: closedAmps ** 2 * scene.params['coil']!['primaryOhms']! * share,
+    coilWatts: closedAmps ** 2 * figuresAt(scene.params, 'coil').primaryOhms * share,
     ballastWatts: ballast === undefined ? null : closedAmps ** 2 * ballast * share,
   };
 }
@@ -142,6 +143,6 @@ function ballastFor(scene: Scene, closedAmps: number | null): number | null {
   if (closedAmps === null || closedAmps <= SUFFERS) return null;
   const point = scene.solve(KEY_ON_CLOSED);
   const loop = Math.abs(point.volts('post')) / closedAmps;
-  const now = scene.params['ballast']?.['ohms'] ?? 0;
+  const now = figuresIfAny(scene.params, 'ballast')?.ohms ?? 0;
   return Math.max(0, now + loop * (closedAmps / TARGET_AMPS) - loop);
 }

@@ -1,3 +1,4 @@
+import { figuresIfAny } from '../machine/figures.ts';
 import type { JobEvent } from '../schema/job.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
 import { tell } from '../tracing/events.ts';
@@ -133,9 +134,9 @@ function tapsOf(model: Model): TimingCurve['taps'] {
 
 function weightsOf(model: Model): TimingCurve['weights'] {
   const params = middleFigures(model);
-  const own = params[WEIGHTS];
+  const own = figuresIfAny(params, WEIGHTS);
   if (!own) return null;
-  const now = { startRpm: own['startRpm']!, fullRpm: own['fullRpm']!, span: own['maxDegrees']! };
+  const now = { startRpm: own.startRpm, fullRpm: own.fullRpm, span: own.maxDegrees };
   return { now, idleRpm: new Scene(model.machine, params).see('idles', IDLE).rpm };
 }
 

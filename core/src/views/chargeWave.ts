@@ -1,3 +1,4 @@
+import { figuresIfAny } from '../machine/figures.ts';
 import { halved } from '../engine/halved.ts';
 import type { Scene } from '../machine/scene.ts';
 import { LOADED } from '../machine/state.ts';
@@ -28,7 +29,7 @@ function harmedBy(own: Readonly<Record<string, number>>): Harmed {
   return {
     ...(is('openLeg') ? { openLeg: true } : {}),
     ...(is('openDiode') ? { diode: 'open' } : is('shortedDiode') ? { diode: 'shorted' } : {}),
-    ...(own['coreOhms'] === undefined || own['coreOhms'] > LEAKS_OHMS ? {} : { coreOhms: own['coreOhms'] }),
+    ...(own.coreOhms === undefined || own.coreOhms > LEAKS_OHMS ? {} : { coreOhms: own.coreOhms }),
   };
 }
 
@@ -83,7 +84,7 @@ function fieldShare(e: Charger, volts: number, amps: number): number {
  */
 export function chargeWaves(scene: Scene): readonly ChargeTrace[] | { readonly code: string } {
   const { fit } = scene.machine;
-  const own = scene.params[SOURCE];
+  const own = figuresIfAny(scene.params, SOURCE);
   const elements = scene.elements(LOADED);
   const e = elements.find((x): x is Charger => x.type === 'charger' && x.id === SOURCE);
   if (!own || !e || e.winding === 'direct' || fit.charge?.kind === 'lighting-coil') return [];
@@ -92,9 +93,9 @@ export function chargeWaves(scene: Scene): readonly ChargeTrace[] | { readonly c
   const at = scene.solve(LOADED);
   const volts = e.sign * (at.volts(e.a) - at.volts(e.b));
   const harmed = harmedBy(own);
-  const turned = own['fieldOhms'] === undefined ? 1 : fieldShare(e, volts, Math.abs(at.amps(SOURCE)));
+  const turned = own.fieldOhms === undefined ? 1 : fieldShare(e, volts, Math.abs(at.amps(SOURCE)));
   // The waves lose by themselves what the averages put down as a share; weak magnets and shorted turns are in the volts.
-  const lost = Object.keys(harmed).length > 0 ? (own['share'] ?? 1) : 1;
+  const lost = Object.keys(harmed).length > 0 ? (own.share ?? 1) : 1;
   const winding: Charger = { ...e, emfVolts: lost > 0 ? (e.emfVolts / lost) * turned : e.emfVolts };
   const single = e.winding === 'single';
   const back = single ? 'leg2' : 'star';

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
 import { outsideOf } from '../../engine/altitude.ts';
 import { idleHole, idleRpm, idling, pressureAtSpeed, type Idling } from '../../engine/manifold.ts';
 import { burns } from '../../engine/mixture.ts';
@@ -20,16 +21,16 @@ const BACK_FAST = 6e3;
 function holes(fit: Fit, p: MachineParams) {
   const meant = idleHole(fit.litres, idleRpm(fit), outsideOf(fit));
   return {
-    throttle: meant * p[STOP]!['openShare']!,
-    leak: meant * LEAKS.reduce((sum, id) => sum + (p[id]?.['leakShare'] ?? 0), 0),
+    throttle: meant * figuresAt(p, STOP).openShare,
+    leak: meant * LEAKS.reduce((sum, id) => sum + (figuresIfAny(p, id)?.leakShare ?? 0), 0),
   };
 }
 
 /** Fuel over air, against what it is without a leak: at idle what comes in beside the throttle brings no fuel with it. */
 function leaned(fit: Fit, p: MachineParams, state: MachineState): number {
   const { throttle, leak } = holes(fit, p);
-  const screw = p[SCREW]!['richness']!;
-  const filter = p[FILTER]!['openShare']!;
+  const screw = figuresAt(p, SCREW).richness;
+  const filter = figuresAt(p, FILTER).openShare;
   // A filter that is nearly shut draws as a choke does.
   const choked = 1 + 0.55 * (1 - filter) ** 2;
   if (state.key !== 'run') return choked * (0.5 + 0.5 * screw) * (throttle / (throttle + 0.35 * leak));
@@ -38,7 +39,7 @@ function leaned(fit: Fit, p: MachineParams, state: MachineState): number {
 }
 
 /** Share of its work that an engine makes whose throttles stand apart: one side drags the other. Judgement. */
-const together = (p: MachineParams): number => 1 - 0.25 * Math.min(1, p[BALANCE]?.['apart'] ?? 0);
+const together = (p: MachineParams): number => 1 - 0.25 * Math.min(1, figuresIfAny(p, BALANCE)?.apart ?? 0);
 /** How far apart throttles stand before the idle shakes, of an idle's opening. */
 const SHAKES_FROM = 0.25;
 
@@ -46,7 +47,7 @@ const SHAKES_FROM = 0.25;
 export function apartPascals(scene: Known): number {
   const { fit } = scene.machine;
   const { throttle, leak } = holes(fit, scene.params);
-  const half = (scene.params[BALANCE]?.['apart'] ?? 0) / 2;
+  const half = (figuresIfAny(scene.params, BALANCE)?.apart ?? 0) / 2;
   const { rpm } = scene.see('idles', IDLE);
   const at = (share: number) =>
     pressureAtSpeed(fit.litres, throttle * share + leak, Math.max(300, rpm), outsideOf(fit));
@@ -71,7 +72,7 @@ function idle(scene: Known): Idling {
 
 /** Vacuum on the gauge, held fast without a load: friction and what the exhaust holds back. Pascal below the air outside. */
 export function fastVacuum(scene: Known): number {
-  const back = BACK_FAST / scene.params[EXHAUST]!['openShare']! ** 2;
+  const back = BACK_FAST / figuresAt(scene.params, EXHAUST).openShare ** 2;
   const { fit } = scene.machine;
   return outsideOf(fit) - idling(fit.litres, 1, 1.12, outsideOf(fit), back).pascals;
 }
@@ -80,13 +81,13 @@ export const idleVacuum = (scene: Known): number => outsideOf(scene.machine.fit)
 
 /** Share of the air that full load asks for which gets through filter and silencer. */
 export function breathes(p: MachineParams): number {
-  const back = p[EXHAUST]!['openShare']!;
-  return Math.min(1, p[FILTER]!['openShare']! * 2.2) * Math.min(1, back * 2.2);
+  const back = figuresAt(p, EXHAUST).openShare;
+  return Math.min(1, figuresAt(p, FILTER).openShare * 2.2) * Math.min(1, back * 2.2);
 }
 
 export const airOffers: Offers = {
   richness: (scene, state) => leaned(scene.machine.fit, scene.params, state),
   idles: (scene) => idle(scene),
   breathes: (scene) => breathes(scene.params),
-  uneven: ({ params }) => logistic(((params[BALANCE]?.['apart'] ?? 0) - SHAKES_FROM) / 0.05),
+  uneven: ({ params }) => logistic(((figuresIfAny(params, BALANCE)?.apart ?? 0) - SHAKES_FROM) / 0.05),
 };

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../machine/figures.ts';
 import { chargerCan } from '../../network/index.ts';
 import { RUNNING } from '../../machine/state.ts';
 import type { Scene } from '../../machine/scene.ts';
@@ -43,8 +44,8 @@ export function balanceOf(scene: Scene): Balance | undefined {
   const { fit } = machine;
   const source = machine.partById.get(SOURCE);
   if (!source || !fit.charge || !machine.partById.has('battery')) return undefined;
-  const figures = scene.params[SOURCE]!;
-  const volts = scene.params[REGULATOR]!['setVolts']!;
+  const figures = figuresAt(scene.params, SOURCE);
+  const volts = figuresAt(scene.params, REGULATOR).setVolts;
   const [idleRpm, fastRpm] = [engineRpm(fit), engineRpm(fit, 'fast')];
   const context = {
     id: SOURCE,

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny, hasFigures, needed, withFigures } from '../../machine/figures.ts';
 import type { AsFound, Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
@@ -15,39 +16,39 @@ const earthOf = (scene: Known) => scene.machine.partById.get(SOURCE)!.nodes['b']
 
 /** Whether the machine excites at all, by its lamp's current before it is held fast, or by what magnetism is left. */
 function excites(found: AsFound, params: MachineParams): boolean {
-  const own = params[SOURCE]!;
-  if (own['residual'] !== undefined) return own['residual'] > RESIDUAL_FROM && own['fieldOhms']! < OPEN_OHMS;
-  if (own['fieldOhms'] === undefined) return true;
-  if (own['fieldOhms'] >= OPEN_OHMS || !params[INDICATOR]) return false;
+  const own = figuresAt(params, SOURCE);
+  if (own.residual !== undefined) return own.residual > RESIDUAL_FROM && needed(own.fieldOhms, 'fieldOhms') < OPEN_OHMS;
+  if (own.fieldOhms === undefined) return true;
+  if (own.fieldOhms >= OPEN_OHMS || !hasFigures(params, INDICATOR)) return false;
   const scene = found(params);
   const amps = Math.abs(scene.solve(KEY_ON_OPEN).amps(INDICATOR));
   const { fit } = scene.machine;
-  return startsAtRpm(fit, own['fieldOhms'], amps, own['share'], own['voltsPerRpm']) < engineRpm(fit, 'fast');
+  return startsAtRpm(fit, own.fieldOhms, amps, own.share, own.voltsPerRpm) < engineRpm(fit, 'fast');
 }
 
 /** What follows from belt, regulator and exciting current: put into the machine's figures before anyone measures. */
 export function settleCharge(found: AsFound, params: MachineParams): MachineParams {
-  const source = params[SOURCE]!;
-  const regulator = params[REGULATOR];
-  const earth = params[REGULATOR_EARTH]?.['ohms'] ?? 0;
+  const source = figuresAt(params, SOURCE);
+  const regulator = figuresIfAny(params, REGULATOR);
+  const earth = figuresIfAny(params, REGULATOR_EARTH)?.ohms ?? 0;
   const { fit } = found(params).machine;
-  const works = (regulator?.['dead'] ?? 0) < 0.5 && earth < OPEN_OHMS && excites(found, params);
+  const works = (regulator?.dead ?? 0) < 0.5 && earth < OPEN_OHMS && excites(found, params);
   const put = {
     works: works ? 1 : 0,
-    carried: params[BELT]?.['carried'] ?? 1,
+    carried: figuresIfAny(params, BELT)?.carried ?? 1,
     setVolts:
-      (regulator?.['setVolts'] ?? fit.volts * 1.2) + EARTH_AMPS * (earth < OPEN_OHMS ? earth : 0) * (fit.volts / 12),
+      (regulator?.setVolts ?? fit.volts * 1.2) + EARTH_AMPS * (earth < OPEN_OHMS ? earth : 0) * (fit.volts / 12),
   };
-  const settled = { ...params, [SOURCE]: { ...source, ...put } };
-  const cutOut = params[CUTOUT];
+  const settled = withFigures(params, SOURCE, { ...source, ...put });
+  const cutOut = figuresIfAny(params, CUTOUT);
   if (!cutOut) return settled;
   const { nodes } = found(params).machine.partById.get(SOURCE)!;
   const context = { id: SOURCE, nodes, fit, state: RUNNING };
-  const turns = put.works > 0.5 && source['ohms']! < OPEN_OHMS;
+  const turns = put.works > 0.5 && source.ohms < OPEN_OHMS;
   const emf = (speed: 'idle' | 'fast') =>
-    turns ? chargerAt(settled[SOURCE], context, engineRpm(fit, speed)).emfVolts : 0;
+    turns ? chargerAt({ ...source, ...put }, context, engineRpm(fit, speed)).emfVolts : 0;
   const closes = (speed: 'idle' | 'fast') => Number(emf(speed) > (13 * fit.volts) / 12);
-  return { ...settled, [CUTOUT]: { ...cutOut, closesIdle: closes('idle'), closesFast: closes('fast') } };
+  return withFigures(settled, CUTOUT, { ...cutOut, closesIdle: closes('idle'), closesFast: closes('fast') });
 }
 
 /** Volts at the battery's posts. */
@@ -75,9 +76,9 @@ export function sourceVolts(scene: Known, state: MachineState): number {
 /** Share of its rated volts that the lamp has; of one that is told by an ammeter or by nothing, none. */
 export function lampShare(scene: Known, state: MachineState): number {
   const lamp = scene.machine.partById.get(INDICATOR);
-  const figures = scene.params[INDICATOR];
-  if (!lamp || figures?.['watts'] === undefined) return state.key === 'on' ? 1 : 0;
-  if ((figures['out'] ?? 0) > 0.5) return 0;
+  const figures = figuresIfAny(scene.params, INDICATOR);
+  if (!lamp || figures?.watts === undefined) return state.key === 'on' ? 1 : 0;
+  if ((figures.out ?? 0) > 0.5) return 0;
   const at = scene.solve(state);
   return Math.abs(at.volts(lamp.nodes['a']!) - at.volts(lamp.nodes['b']!)) / scene.machine.fit.volts;
 }
@@ -94,7 +95,7 @@ export const lightingOffers: Offers = {
     const { volts } = scene.machine.fit;
     if (state.key !== 'run') return (volts * 12.6) / 12;
     const at = scene.solve(state);
-    const lit = scene.params['lamps']!['watts']! > 1;
+    const lit = figuresAt(scene.params, 'lamps').watts > 1;
     return lit ? Math.abs(at.volts('lamps') - at.volts(earthOf(scene))) : 0;
   },
 };

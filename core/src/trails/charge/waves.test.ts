@@ -1,3 +1,4 @@
+import { figuresAt } from '../../machine/figures.ts';
 import { describe, expect, it } from 'vitest';
 import { CHARGED } from '../../__tests__/chargeMachines.ts';
 import { house } from '../../__tests__/machines.ts';
@@ -30,7 +31,7 @@ function machineOf(name: string) {
   const at = (speed: Speed): { e: Charger; hertz: number } => {
     const rpm = engineRpm(fit, speed);
     return {
-      e: { ...chargerAt(params[SOURCE]!, context, rpm), a: 'out', b: '0' },
+      e: { ...chargerAt(figuresAt(params, SOURCE), context, rpm), a: 'out', b: '0' },
       hertz: (rpm / 60) * makingOf(fit.charge!.kind, fit).ratio * POLE_PAIRS,
     };
   };

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
 import { outsideOf } from '../../engine/altitude.ts';
 import { pressed, SHUT_BEFORE, type Pressed } from '../../engine/compressing.ts';
 import { idleHole, idleRpm } from '../../engine/manifold.ts';
@@ -14,7 +15,7 @@ export const RINGS = 'compression-rings';
 export const EXHAUST = 'compression-exhaust';
 export const INTAKE = 'compression-intake';
 
-const lets = (part: PartParams | undefined): number => part?.['leakSquareMetres'] ?? 0;
+const lets = (part: PartParams | undefined): number => part?.leakSquareMetres ?? 0;
 
 /** A gasket's leak, where it is one of this cylinder: both sides of a pair; the middle one to the water or outside. */
 function gasketLeak(fit: Fit, gasket: PartParams, cylinder: number): number {
@@ -83,10 +84,10 @@ const leaned = (fit: Fit, p: MachineParams): number =>
 const GLOWS_FROM = 0.8;
 
 export const compressionOffers: Offers = {
-  glows: ({ params }) => logistic(((params[CHAMBERS]?.['carbon'] ?? 0) - GLOWS_FROM) / 0.06),
+  glows: ({ params }) => logistic(((figuresIfAny(params, CHAMBERS)?.carbon ?? 0) - GLOWS_FROM) / 0.06),
   compression: (scene, _state, { cylinder }) => gaugeOf(scene, cylinder) / tight(scene.machine.fit),
   oil: (scene, _state, { cylinder }) =>
-    Math.max(...[idOf(RINGS, cylinder), BORES].map((id) => scene.params[id]!['oil'] ?? 0)),
+    Math.max(...([idOf(RINGS, cylinder), BORES] as const).map((id) => figuresAt(scene.params, id).oil ?? 0)),
 };
 /** Besides, of two strokes. */
 export const twoStrokeOffers: Offers = {
@@ -95,5 +96,6 @@ export const twoStrokeOffers: Offers = {
     const weak = leaned(scene.machine.fit, scene.params);
     return state.key === 'run' && state.speed === 'fast' ? 0.8 + 0.2 * weak : weak;
   },
-  breathes: ({ params }) => (params[REEDS]?.['share'] ?? 1) * Math.min(1, params[PORT]!['share']! * 1.6),
+  breathes: ({ params }) =>
+    (figuresIfAny(params, REEDS)?.share ?? 1) * Math.min(1, figuresAt(params, PORT).share * 1.6),
 };

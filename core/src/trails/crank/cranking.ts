@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny, hasFigures, needed, withFigures } from '../../machine/figures.ts';
 import { motorAt, type Motor, type OperatingPoint } from '../../network/index.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import { CRANK_WORDS, type CrankWord, type Offers } from '../../machine/observed.ts';
@@ -18,23 +19,24 @@ const toRpm = (speed: number) => (speed * 30) / Math.PI;
 
 /** What the motor must turn, from engine and drive: put into its figures before anyone measures. */
 export function settleStarter(params: MachineParams): MachineParams {
-  const [motor, engine, drive] = [params[MOTOR], params[ENGINE], params[DRIVE]];
+  const [motor, engine] = [figuresIfAny(params, MOTOR), figuresIfAny(params, ENGINE)];
+  const drive = figuresIfAny(params, DRIVE);
   if (!motor || !engine || !drive) return params;
-  const carried = drive['grip']!;
+  const carried = drive.grip;
   const load = {
-    stillTorque: engine['stillTorque']! * carried,
-    torquePerRadian: engine['torquePerRadian']! * Math.max(carried, 0.05) * (motor['braked'] ?? 1),
+    stillTorque: engine.stillTorque * carried,
+    torquePerRadian: engine.torquePerRadian * Math.max(carried, 0.05) * (motor.braked ?? 1),
   };
-  return { ...params, [MOTOR]: { ...motor, ...load } };
+  return withFigures(params, MOTOR, { ...motor, ...load });
 }
 
 /** Volts of the small terminal that pull the plunger: one part of them on either winding. */
 function pullShare(scene: Known, at: OperatingPoint): number {
   const s = Math.abs(at.volts('sol-s') - at.volts(scene.machine.partById.get(SOLENOID)!.nodes['earth']!));
   const across = Math.abs(at.volts('sol-s') - at.volts('motor'));
-  const figures = scene.params[SOLENOID]!;
-  const [pull, hold] = [figures['pullOhms']! < OPEN_OHMS ? across : 0, figures['holdOhms']! < OPEN_OHMS ? s : 0];
-  return (0.6 * pull + 0.4 * hold) / figures['pullInVolts']!;
+  const figures = figuresAt(scene.params, SOLENOID);
+  const [pull, hold] = [figures.pullOhms < OPEN_OHMS ? across : 0, figures.holdOhms < OPEN_OHMS ? s : 0];
+  return (0.6 * pull + 0.4 * hold) / figures.pullInVolts;
 }
 
 /** Below this share of what it asks the plunger does not even move the pinion to the ring. */
@@ -65,27 +67,25 @@ export function engagement(scene: Known, state: MachineState): Engaged {
 }
 function engaged(scene: Known, state: MachineState): Engaged {
   const still = changedState(state, CRANK);
-  const relayed = scene.params[RELAY] !== undefined;
+  const relayed = hasFigures(scene.params, RELAY);
   const earth = scene.machine.partById.get(SOLENOID)!.nodes['earth']!;
   let relay = true;
   if (relayed) {
     const open = scene.solve(changedState(still, { at: { [RELAY]: 'out', [SOLENOID]: 'out' } }));
-    const figures = scene.params[RELAY]!;
-    relay =
-      figures['coilOhms']! < OPEN_OHMS &&
-      Math.abs(open.volts('relay-s') - open.volts(earth)) >= figures['pullInVolts']!;
+    const figures = figuresAt(scene.params, RELAY);
+    relay = figures.coilOhms < OPEN_OHMS && Math.abs(open.volts('relay-s') - open.volts(earth)) >= figures.pullInVolts;
   }
   const told = relayed ? ({ [RELAY]: relay ? 'in' : 'out' } as const) : {};
   const out = scene.solve(changedState(still, { at: { ...told, [SOLENOID]: 'out' } }));
   const pull = pullShare(scene, out);
   const at = {
     volts: Math.abs(out.volts('sol-s') - out.volts(earth)),
-    turning: scene.params[SOLENOID]!['pullOhms']! < OPEN_OHMS && scene.params[MOTOR]!['ohms']! < OPEN_OHMS,
+    turning: figuresAt(scene.params, SOLENOID).pullOhms < OPEN_OHMS && figuresAt(scene.params, MOTOR).ohms < OPEN_OHMS,
   };
   const home = scene.solve(changedState(still, { at: { ...told, [SOLENOID]: 'in' } }));
-  const hold = scene.params[SOLENOID]!;
-  const volts = hold['holdOhms']! < OPEN_OHMS ? Math.abs(home.volts('sol-s') - home.volts(earth)) : 0;
-  return { relay, pull, at, held: volts / hold['holdVolts']!, home };
+  const hold = figuresAt(scene.params, SOLENOID);
+  const volts = hold.holdOhms < OPEN_OHMS ? Math.abs(home.volts('sol-s') - home.volts(earth)) : 0;
+  return { relay, pull, at, held: volts / hold.holdVolts, home };
 }
 
 /** Below this share of the nominal volts at the small terminal the plunger is starved, not weak. */
@@ -95,7 +95,7 @@ const STARVED = 0.74;
 const positions: Offers['positions'] = (scene, state) => {
   const { relay, pull, held } = engagement(scene, state);
   return {
-    ...(scene.params[RELAY] ? { [RELAY]: relay ? 'in' : 'out' } : {}),
+    ...(hasFigures(scene.params, RELAY) ? { [RELAY]: relay ? 'in' : 'out' } : {}),
     [SOLENOID]: pull >= 1 && held >= 1 ? 'in' : 'out',
   };
 };
@@ -103,19 +103,19 @@ const positions: Offers['positions'] = (scene, state) => {
 /** The motor's speed and amperes with the plunger home, rev/min at the crank. */
 export function motorIn(scene: Known, home: OperatingPoint): { rpm: number; amps: number } {
   const part = scene.machine.partById.get(MOTOR)!;
-  const figures = scene.params[MOTOR]!;
+  const figures = figuresAt(scene.params, MOTOR);
   const amps = Math.abs(home.amps(MOTOR));
-  if (figures['ohms']! >= OPEN_OHMS) return { rpm: 0, amps };
+  if (figures.ohms >= OPEN_OHMS) return { rpm: 0, amps };
   const element: Motor = {
     type: 'motor',
     id: MOTOR,
     a: part.nodes['a']!,
     b: part.nodes['b']!,
-    ohms: figures['ohms']!,
-    voltsPerRadian: figures['voltsPerRadian']!,
-    saturationAmps: figures['saturationAmps']!,
-    stillTorque: figures['stillTorque']!,
-    torquePerRadian: figures['torquePerRadian']!,
+    ohms: figures.ohms,
+    voltsPerRadian: figures.voltsPerRadian,
+    saturationAmps: figures.saturationAmps,
+    stillTorque: needed(figures.stillTorque, 'stillTorque'),
+    torquePerRadian: needed(figures.torquePerRadian, 'torquePerRadian'),
   };
   return { rpm: toRpm(motorAt(element, home.volts(element.a) - home.volts(element.b)).speed), amps };
 }
@@ -132,7 +132,7 @@ const cranking: Offers['cranking'] = (scene, state) => {
   const { relay, pull, held, home, at } = engagement(scene, state);
   const { rpm } = motorIn(scene, home);
   const made = startingOf(scene.machine.fit).rpm;
-  const drive = scene.params[DRIVE]!;
+  const drive = figuresAt(scene.params, DRIVE);
   const goesHome = logistic((pull - 1) / 0.03);
   const half = (1 - goesHome) * logistic((pull - HALF_FROM) / 0.03);
   const stays = goesHome * logistic((held - 1) / 0.06);
@@ -140,17 +140,17 @@ const cranking: Offers['cranking'] = (scene, state) => {
   // Starved, the plunger goes half in and the pinion strikes the ring while the pull-in current turns it; with all its
   // volts and half its strength it only ticks.
   const starved = logistic((STARVED - at.volts / scene.machine.fit.volts) / 0.04) * (at.turning ? 1 : 0);
-  words['grinds'] += 0.85 * starved * half;
+  words.grinds += 0.85 * starved * half;
   words['clicks once'] += (1 - 0.85 * starved) * 0.6 * half;
-  words['nothing'] += (1 - 0.85 * starved) * 0.4 * half;
-  words['chatters'] += goesHome - stays;
+  words.nothing += (1 - 0.85 * starved) * 0.4 * half;
+  words.chatters += goesHome - stays;
   const left = 1 - goesHome - half;
-  words['clicks once'] += left * (scene.params[RELAY] && relay ? 0.5 : 0.04);
-  words['nothing'] += left * (scene.params[RELAY] && relay ? 0.5 : 0.96);
-  const free = stays * logistic((0.5 - drive['grip']!) / 0.05);
+  words['clicks once'] += left * (hasFigures(scene.params, RELAY) && relay ? 0.5 : 0.04);
+  words.nothing += left * (hasFigures(scene.params, RELAY) && relay ? 0.5 : 0.96);
+  const free = stays * logistic((0.5 - drive.grip) / 0.05);
   words['spins free'] += free;
-  const caught = (stays - free) * (1 - drive['gone']!);
-  words['grinds'] += (stays - free) * drive['gone']!;
+  const caught = (stays - free) * (1 - drive.gone);
+  words.grinds += (stays - free) * drive.gone;
   const turns = caught * logistic((rpm / made - TURNS) / 0.015);
   words['clicks once'] += caught - turns;
   const slow = logistic((SLOW - rpm / made) / 0.05);
@@ -168,7 +168,7 @@ export const crankOffers: Offers = {
   cranking,
   crankingRpm: (scene, state) => {
     const { pull, held, home } = engagement(scene, state);
-    return pull >= 1 && held >= 1 && scene.params[DRIVE]!['grip']! > 0.5 ? motorIn(scene, home).rpm : 0;
+    return pull >= 1 && held >= 1 && figuresAt(scene.params, DRIVE).grip > 0.5 ? motorIn(scene, home).rpm : 0;
   },
   turns: (scene, state) => {
     const words = scene.see('cranking', state);
@@ -182,13 +182,13 @@ export const crankOffers: Offers = {
 export const handOffers: Offers = {
   cranking: (scene) => {
     const words = none();
-    const hand = scene.params['hand-start']!;
-    const engine = scene.params[ENGINE]!;
-    const pulls = logistic((hand['newtonMetres']! - 5) / 2);
-    const catches = pulls * logistic((hand['grip']! - 0.5) / 0.05);
-    words['nothing'] = 1 - pulls;
+    const hand = figuresAt(scene.params, 'hand-start');
+    const engine = figuresAt(scene.params, ENGINE);
+    const pulls = logistic((hand.newtonMetres - 5) / 2);
+    const catches = pulls * logistic((hand.grip - 0.5) / 0.05);
+    words.nothing = 1 - pulls;
     words['spins free'] = pulls - catches;
-    const share = hand['newtonMetres']! / (engine['stillTorque']! * 1.6);
+    const share = hand.newtonMetres / (engine.stillTorque * 1.6);
     const turns = catches * logistic((share - 1) / 0.08);
     words['clicks once'] = catches - turns;
     const slow = logistic((1.9 - share) / 0.15);
@@ -198,7 +198,8 @@ export const handOffers: Offers = {
   },
   crankingRpm: (scene, state) => {
     const words = scene.see('cranking', state);
-    const made = scene.params['flywheel']?.['crankRpm'] ?? scene.params['magnet-rotor']?.['crankRpm'] ?? 250;
+    const made =
+      figuresIfAny(scene.params, 'flywheel')?.crankRpm ?? figuresIfAny(scene.params, 'magnet-rotor')?.crankRpm ?? 250;
     return made * (words['turns well'] + 0.5 * words['turns slowly']);
   },
   turns: (scene, state) => {

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
 import { headPascals, PETROL_DENSITY, starve, tankOverTime, type GravityFeed } from '../../fluids/index.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
@@ -51,19 +52,19 @@ export const drinks = (fit: Fit, how: keyof typeof DRINKS): number => (DRINKS[ho
 
 /** The feed as a machine's figures make it. Air that is sucked in takes its share of what the pump lifts. */
 export function feedOf(params: MachineParams): Feed {
-  const tank = params[TANK]!;
-  const pump = params[PUMP];
-  const air = params[LINE]!['airShare'] ?? 0;
-  const way = WAY.flatMap((id) => params[id]?.['squareMetres'] ?? []);
+  const tank = figuresAt(params, TANK);
+  const pump = figuresIfAny(params, PUMP);
+  const air = figuresAt(params, LINE).airShare ?? 0;
+  const way = WAY.flatMap((id) => figuresIfAny(params, id)?.squareMetres ?? []);
   const lifts = pump !== undefined;
-  const wet = tank['level']! > 0.02 ? 1 : 0;
-  const bulb = params['fuel-bulb'];
+  const wet = tank.level > 0.02 ? 1 : 0;
+  const bulb = figuresIfAny(params, 'fuel-bulb');
   return {
-    head: wet * headPascals(tank['headMetres']!) * (1 - air),
-    pump: wet * (pump?.['pascals'] ?? 0) * (1 - air) ** 2,
-    pumpOhms: pump?.['fluidOhms'] ?? 0,
-    before: wet ? [...way, ...(bulb ? [bulb['squareMetres']!] : [])] : [0],
-    after: [...(lifts ? [1e-5] : []), params[CARBURETTOR.needle]!['squareMetres']!],
+    head: wet * headPascals(tank.headMetres) * (1 - air),
+    pump: wet * (pump?.pascals ?? 0) * (1 - air) ** 2,
+    pumpOhms: pump?.fluidOhms ?? 0,
+    before: wet ? [...way, ...(bulb ? [bulb.squareMetres] : [])] : [0],
+    after: [...(lifts ? [1e-5] : []), figuresAt(params, CARBURETTOR.needle).squareMetres],
   };
 }
 
@@ -87,15 +88,15 @@ const DRIVEN = 0.45;
 /** The tank and its way as the transient takes them: all that narrows the way as one hole that lets the same flow through. */
 export function tankFeed(fit: Fit, params: MachineParams): GravityFeed {
   const feed = feedOf(params);
-  const tank = params[TANK]!;
+  const tank = figuresAt(params, TANK);
   const drive = feed.head + feed.pump;
   return {
-    tankCubicMetres: tank['cubicMetres']!,
-    fuelCubicMetres: tank['cubicMetres']! * tank['level']!,
+    tankCubicMetres: tank.cubicMetres,
+    fuelCubicMetres: tank.cubicMetres * tank.level,
     headMetres: drive / headPascals(1),
     pathSquareMetres: drive > 0 ? flowOf(feed) / (DISCHARGE * Math.sqrt((2 * drive) / PETROL_DENSITY)) : 0,
     demand: DRIVEN * drinks(fit, 'full'),
-    ventSquareMetres: params[VENT]!['squareMetres']!,
+    ventSquareMetres: figuresAt(params, VENT).squareMetres,
     bowlCubicMetres: BOWL * fit.litres,
   };
 }

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny, withFigures } from '../../machine/figures.ts';
 import { richerOf } from '../../engine/altitude.ts';
 import { PETROL_DENSITY } from '../../fluids/index.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
@@ -17,16 +18,16 @@ const NUISANCE = 0.15 / 3.6e6;
 /** How the mixture stands while the engine cranks cold, idles or runs fast, as if its bowls were full. 1 is right. */
 function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
   const { light, water } = p[TANK] as { light: number; water: number };
-  const [idle, main] = [1 - p[C.idleJet]!['blocked']!, 1 - p[C.mainJet]!['blocked']!];
-  const level = (1 + p[C.float]!['high']!) * (1 - (p[C.float]!['gone'] ?? 0));
-  const choke = p[C.choke]!;
+  const [idle, main] = [1 - figuresAt(p, C.idleJet).blocked, 1 - figuresAt(p, C.mainJet).blocked];
+  const level = (1 + figuresAt(p, C.float).high) * (1 - (figuresAt(p, C.float).gone ?? 0));
+  const choke = figuresAt(p, C.choke);
   const dry = 1 - water;
   if (how === 'crank') {
-    const vapour = VAPOUR_COLD * light * (choke['closes']! > 0.5 ? CHOKED : 1);
+    const vapour = VAPOUR_COLD * light * (choke.closes > 0.5 ? CHOKED : 1);
     // Cold, the suction behind the shut choke stands on the main nozzle as well: it draws through both, most through that.
     return vapour * (0.3 * idle + 0.7 * main) * level * dry;
   }
-  const shut = 1 + 0.9 * (1 - choke['opens']!);
+  const shut = 1 + 0.9 * (1 - choke.opens);
   const jets = how === 'idle' ? 0.92 * idle + 0.08 * main : 0.08 * idle + 0.92 * main;
   // A warm engine boils off nearly all of it, but for what has gone out of a stale one.
   return shut * jets * level * dry * (0.8 + 0.2 * light);
@@ -34,10 +35,10 @@ function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
 
 /** Chance that fuel stands where air should be, by what passes the seat against what is drunk, and by the float. */
 export function floodsIn(p: MachineParams, { head, pump }: { head: number; pump: number }): number {
-  const seat = p[C.needle]!['leakSquareMetres']!;
+  const seat = figuresAt(p, C.needle).leakSquareMetres;
   const passes = 0.7 * seat * Math.sqrt((2 * Math.max(0, head + pump)) / PETROL_DENSITY);
   const bySeat = logistic((Math.log(passes + 1e-12) - Math.log(3 * NUISANCE)) / 0.4);
-  const byFloat = logistic((p[C.float]!['high']! - 0.45) / 0.06);
+  const byFloat = logistic((figuresAt(p, C.float).high - 0.45) / 0.06);
   return 1 - (1 - bySeat) * (1 - byFloat);
 }
 
@@ -58,8 +59,8 @@ function richness(scene: Known, state: MachineState): number {
 export const fuelOffers: Offers = {
   richness,
   floods: (scene) => floodsIn(scene.params, feedOf(scene.params)),
-  oil: ({ params }) => 0.9 * ((params[TANK]!['oil'] ?? 0) ? 1 : 0),
-  hesitates: ({ params }) => ((params[C.accelerator]?.['squirts'] ?? 1) < 0.5 ? 0.9 : 0),
+  oil: ({ params }) => 0.9 * ((figuresAt(params, TANK).oil ?? 0) ? 1 : 0),
+  hesitates: ({ params }) => ((figuresIfAny(params, C.accelerator)?.squirts ?? 1) < 0.5 ? 0.9 : 0),
   pulls: (scene) => flowOf(feedOf(scene.params)) / drinks(scene.machine.fit, 'full'),
   stall: (scene) => stallOf(scene.machine.fit, scene.params),
 };
@@ -68,7 +69,7 @@ export const fuelOffers: Offers = {
 const WETTED_OHMS = 40e3;
 /** A flooded engine wets its plugs: put into their figures before anyone measures. */
 export function settleFuel(params: MachineParams): MachineParams {
-  const plugs = params['plugs'];
+  const plugs = figuresIfAny(params, 'plugs');
   if (!plugs || floodsIn(params, feedOf(params)) < 0.5) return params;
-  return { ...params, plugs: { ...plugs, shuntOhms: Math.min(plugs['shuntOhms']!, WETTED_OHMS) } };
+  return withFigures(params, 'plugs', { ...plugs, shuntOhms: Math.min(plugs.shuntOhms, WETTED_OHMS) });
 }

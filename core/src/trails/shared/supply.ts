@@ -1,3 +1,4 @@
+import { figuresIfAny, withFigures } from '../../machine/figures.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { Site } from '../../machine/site.ts';
@@ -104,14 +105,12 @@ export function supplyParts(fit: Fit, site: Site): PartInstance[] {
 
 /** A short that draws more than the fuse stands has melted it the first time the key was on. */
 export function settleFuse(found: AsFound, params: MachineParams): MachineParams {
-  const own = params['fuse'];
-  if (!own || own['ohms']! >= OPEN_OHMS) return params;
-  const shorted = Object.values(params).some(
-    (p) => (p['earthOhms'] ?? OPEN_OHMS) < 2 || (p['leakOhms'] ?? OPEN_OHMS) < 2,
-  );
+  const own = figuresIfAny(params, 'fuse');
+  if (!own || own.ohms >= OPEN_OHMS) return params;
+  const shorted = Object.values(params).some((p) => (p.earthOhms ?? OPEN_OHMS) < 2 || (p.leakOhms ?? OPEN_OHMS) < 2);
   if (!shorted) return params;
   const amps = Math.abs(found(params).solve({ key: 'on', points: 'closed' }).amps('fuse'));
-  return amps > meltingAmps(own['ratedAmps']!) ? { ...params, fuse: { ...own, ohms: OPEN_OHMS } } : params;
+  return amps > meltingAmps(own.ratedAmps) ? withFigures(params, 'fuse', { ...own, ohms: OPEN_OHMS }) : params;
 }
 
 /** Below this share of the nominal voltage a starter does not turn the engine fast enough to speak of "cranks". */

@@ -6,13 +6,23 @@ import {
   type Firing,
   type FiringPlan,
 } from '../../ignition/index.ts';
-import { OPEN_OHMS, type MachineState, type PartParams } from './parts/index.ts';
+import { OPEN_OHMS, type MachineState } from './parts/index.ts';
 import { changedState, keyOf, pointsClosed, pointsOpen } from '../../machine/state.ts';
 import { distributorPath } from './distributor.ts';
 import { shuntWithIron } from './ironOhms.ts';
 import type { Known } from '../../machine/known.ts';
 import type { Spark, SparkPlace } from '../../machine/observed.ts';
-import { askedVolts, figuresOf, plugOf, sparkOf, sparkPath, windingOhms, type SparkPath } from './sparkPath.ts';
+import {
+  askedVolts,
+  figuresOf,
+  plugOf,
+  sparkOf,
+  sparkPath,
+  windingOhms,
+  type CoilFigures,
+  type CoilId,
+  type SparkPath,
+} from './sparkPath.ts';
 
 /** What switches the coil: points and condenser, or a transistor. SI. */
 export type Breaker = (
@@ -43,7 +53,7 @@ const COUPLING = 0.98;
 export interface Drive {
   readonly breaker: Breaker;
   /** Id of the coil; the only one when left out. */
-  readonly coil?: (cylinder: number) => string;
+  readonly coil?: (cylinder: number) => CoilId;
   readonly path?: (place: SparkPlace, cylinder: number) => string[];
   /** Volts asked besides the place's own: the other plug of a coil with two ends. */
   readonly besides?: (scene: Known, cylinder: number) => number;
@@ -74,34 +84,34 @@ function interrupted(scene: Known, state: MachineState, coil: Driven, seconds: n
   const off = scene.solve(pointsOpen(state));
   // Resistance of the loop the coil's current meets: the coil and everything outside it.
   const drop = Math.abs(on.volts(coil.feed) - on.volts(coil.switched));
-  const loopOhms = drop > 0 ? (coil.figures['primaryOhms']! * Math.abs(on.volts('post'))) / drop : OPEN_OHMS;
+  const loopOhms = drop > 0 ? (coil.figures.primaryOhms * Math.abs(on.volts('post'))) / drop : OPEN_OHMS;
   const steady = Math.abs(on.amps(coil.id));
   const standing = Math.abs(off.amps(coil.id));
-  return Math.max(0, currentAtBreak(steady, loopOhms, coil.figures['henries']!, seconds) - standing);
+  return Math.max(0, currentAtBreak(steady, loopOhms, coil.figures.henries, seconds) - standing);
 }
 
 /** The spark of a coil whose current is cut: what it raises against what is asked, and what is left to burn. */
 export function sparkOfCut(
   path: SparkPath,
-  coil: PartParams,
+  coil: Pick<CoilFigures, 'henries' | 'turnsRatio' | 'farads' | 'transfer'>,
   amps: number,
   askedVolts: number,
   cut: { condenserFarads: number; leakOhms: number; clampVolts?: number | undefined; parting?: number },
 ): Spark {
   const raised = availableVolts({
     amps,
-    henries: coil['henries']!,
-    turnsRatio: coil['turnsRatio']!,
+    henries: coil.henries,
+    turnsRatio: coil.turnsRatio,
     condenserFarads: cut.condenserFarads,
-    secondaryFarads: coil['farads']!,
+    secondaryFarads: coil.farads,
     shuntOhms: path.shuntOhms,
     primaryShuntOhms: cut.leakOhms,
-    transfer: coil['transfer']!,
+    transfer: coil.transfer,
     ...(cut.clampVolts === undefined ? {} : { clampVolts: cut.clampVolts }),
     ...(cut.parting === undefined ? {} : { parting: cut.parting }),
   });
-  const stored = 0.5 * coil['henries']! * amps ** 2 * coil['transfer']! ** 2;
-  return sparkOf(path, raised, askedVolts, stored, coil['farads']!);
+  const stored = 0.5 * coil.henries * amps ** 2 * coil.transfer ** 2;
+  return sparkOf(path, raised, askedVolts, stored, coil.farads);
 }
 
 /** What a coil raises at a place, against what is asked there. */
@@ -113,7 +123,7 @@ export const coilSpark =
     const path = sparkPath(scene, pathOf(drive)(place, cylinder), state);
     const { closedSeconds, condenserFarads, leakOhms, clampVolts } = drive.breaker(scene, state, cylinder);
     const amps = interruption(scene, state, coil, closedSeconds);
-    const polarity = (figures['reversed'] ?? 0) > 0.5 ? WRONG_POLARITY : 1;
+    const polarity = (figures.reversed ?? 0) > 0.5 ? WRONG_POLARITY : 1;
     const asked = askedVolts(scene, place, cylinder, gapMetres) * polarity + (drive.besides?.(scene, cylinder) ?? 0);
     return sparkOfCut(path, figures, amps, asked, { condenserFarads, leakOhms, clampVolts });
   };
@@ -136,12 +146,12 @@ export const coilFiring =
       // Between the coil's own two terminals: the engine may stand above the battery's post.
       supplyVolts: Math.abs(on.volts(coil.feed) - on.volts(coil.switched)),
       feedOhms: Math.max(1e-4, on.outputOhms(coil.feed, coil.switched) - pointsOhms),
-      primaryOhms: figures['primaryOhms']!,
-      henries: figures['henries']!,
-      turnsRatio: figures['turnsRatio']!,
+      primaryOhms: figures.primaryOhms,
+      henries: figures.henries,
+      turnsRatio: figures.turnsRatio,
       coupling: COUPLING,
       secondaryOhms: windingOhms(figures),
-      secondaryFarads: figures['farads']!,
+      secondaryFarads: figures.farads,
       shuntOhms: shuntWithIron(figures, condenserFarads, path.shuntOhms),
       pointsOhms,
       condenserFarads,

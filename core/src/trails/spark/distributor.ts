@@ -1,3 +1,4 @@
+import { figuresAt } from '../../machine/figures.ts';
 import { idOf } from '../../machine/numbered.ts';
 import type { Offers } from '../../machine/observed.ts';
 import { isSwapped } from './parts/leadOrder.ts';
@@ -52,7 +53,7 @@ export function distributorParts(fit: Fit): PartInstance[] {
 /** What a distributor tells besides its sparks: a cylinder whose lead is swapped has another's. */
 export const distributorOffers: Offers = {
   offStroke: (scene, _state, { cylinder }) =>
-    Number(isSwapped(scene.params['lead-order']!['swapped']!, cylinder, scene.machine.fit.cylinders)),
+    Number(isSwapped(figuresAt(scene.params, 'lead-order').swapped, cylinder, scene.machine.fit.cylinders)),
 };
 
 /** Parts that stand in the spark's way to a place, in order. */

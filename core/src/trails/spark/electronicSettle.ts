@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny, withFigures } from '../../machine/figures.ts';
 import { triggerPeakVolts } from './generated.ts';
 import type { AsFound, Known, MachineParams } from '../../machine/known.ts';
 
@@ -24,26 +25,27 @@ const signalSwing = (scene: Known): number =>
 export function settleModule(found: AsFound, params: MachineParams): MachineParams {
   const least = found(params).machine.fit.volts / 12;
   let settled = params;
-  const put = (part: string, figure: string) => {
-    settled = { ...settled, [part]: { ...settled[part], [figure]: 1 } };
+  const putModule = (figure: 'untold' | 'unfed') => {
+    settled = withFigures(settled, 'module', { ...figuresAt(settled, 'module'), [figure]: 1 });
   };
   // The lowest it sees: the coil drawing its current as well.
   const fed = (node: string, earth?: string) => volts(found(settled), node, 'closed', earth);
-  if (params['sensor'] && fed('sensor+') < SENSOR_FROM * least) put('sensor', 'unfed');
+  const sensor = figuresIfAny(params, 'sensor');
+  if (sensor && fed('sensor+') < SENSOR_FROM * least) settled = withFigures(settled, 'sensor', { ...sensor, unfed: 1 });
   const scene = found(settled);
-  const told = params['sensor']
+  const told = sensor
     ? signalSwing(scene) > SWING * least
-    : triggerPeakVolts(scene, CRANK, 'trg-in') > params['module']!['triggerVolts']!;
-  const commanded = (params['computer']?.['dead'] ?? 0) < 0.5;
-  if (!told || !commanded) put('module', 'untold');
-  if (fed('module+', 'module-') < MODULE_FROM * least) put('module', 'unfed');
+    : triggerPeakVolts(scene, CRANK, 'trg-in') > figuresAt(params, 'module').triggerVolts;
+  const commanded = (figuresIfAny(params, 'computer')?.dead ?? 0) < 0.5;
+  if (!told || !commanded) putModule('untold');
+  if (fed('module+', 'module-') < MODULE_FROM * least) putModule('unfed');
   return settled;
 }
 
 /** A computer that commands the coils itself: without its sensor it commands nothing. */
 export function settleComputer(found: AsFound, params: MachineParams): MachineParams {
   const scene = found(params);
-  const computer = params['computer']!;
-  if (triggerPeakVolts(scene, CRANK, 'trg-in') > computer['triggerVolts']!) return params;
-  return { ...params, computer: { ...computer, untold: 1 } };
+  const computer = figuresAt(params, 'computer');
+  if (triggerPeakVolts(scene, CRANK, 'trg-in') > computer.triggerVolts) return params;
+  return withFigures(params, 'computer', { ...computer, untold: 1 });
 }

@@ -1,20 +1,22 @@
+import { figuresAt, figuresIfAny, type PartFigures } from '../../machine/figures.ts';
 import type { Fit } from '../../schema/fit.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { NodeName } from '../../network/index.ts';
-import type { MachineState, PartParams } from './parts/index.ts';
+import type { MachineState } from './parts/index.ts';
 import type { Known } from '../../machine/known.ts';
 
 const IDLE_RPM = 800;
 
 /** The magnets that turn: a flywheel's, or a magneto's own rotor. */
-export const magnetsOf = (scene: Known): PartParams => scene.params['flywheel'] ?? scene.params['magnet-rotor']!;
+export const magnetsOf = ({ params }: Known): PartFigures['flywheel'] | PartFigures['magnet-rotor'] =>
+  figuresIfAny(params, 'flywheel') ?? figuresAt(params, 'magnet-rotor');
 
 /** Speed at which the magnets pass: the crankshaft's. An impulse coupling that trips snaps a slow magneto through each firing. */
 export function crankshaftRpm(scene: Known, state: MachineState): number {
   if (state.key === 'run') return scene.see('rpm', state);
   const turned = Math.max(LEAST_RPM, scene.see('crankingRpm', state));
-  const impulse = scene.params['impulse'];
-  return impulse && impulse['stuck']! < 0.5 ? Math.max(turned, impulse['snapRpm']!) : turned;
+  const impulse = figuresIfAny(scene.params, 'impulse');
+  return impulse && impulse.stuck < 0.5 ? Math.max(turned, impulse.snapRpm) : turned;
 }
 const LEAST_RPM = 5;
 
@@ -23,7 +25,7 @@ export const magnetOffers = (fit: Fit, slip: (scene: Known) => number): Offers =
   degreesOff: slip,
   rpm: (scene, state) => (state.key === 'run' ? IDLE_RPM : state.key === 'crank' ? scene.see('crankingRpm', state) : 0),
   // What the cord, the hand or a starter that nobody has told gives.
-  ...(fit.crank ? {} : { crankingRpm: (scene: Known) => magnetsOf(scene)['crankRpm']! }),
+  ...(fit.crank ? {} : { crankingRpm: (scene: Known) => magnetsOf(scene).crankRpm }),
 });
 
 /**
@@ -45,11 +47,11 @@ export function emfAt(
 
 /** The trigger's pulse at a node, at its peak: with speed, and with the magnets where they are a flywheel's; volts, ohms. */
 export function triggerPeak(scene: Known, state: MachineState, at: 'trg' | 'trg-in'): { volts: number; ohms: number } {
-  const trigger = scene.params['trigger']!;
-  const { share, ohms } = emfAt(scene, state, { at: 'trg', ohms: trigger['ohms']! }, at);
-  const { flywheel } = scene.params;
-  const speed = flywheel ? crankshaftRpm(scene, state) / flywheel['crankRpm']! : 1;
-  return { volts: trigger['peakVolts']! * (flywheel?.['strength'] ?? 1) * speed * share, ohms };
+  const trigger = figuresAt(scene.params, 'trigger');
+  const { share, ohms } = emfAt(scene, state, { at: 'trg', ohms: trigger.ohms }, at);
+  const flywheel = figuresIfAny(scene.params, 'flywheel');
+  const speed = flywheel ? crankshaftRpm(scene, state) / flywheel.crankRpm : 1;
+  return { volts: trigger.peakVolts * (flywheel?.strength ?? 1) * speed * share, ohms };
 }
 export const triggerPeakVolts = (scene: Known, state: MachineState, at: 'trg' | 'trg-in'): number =>
   triggerPeak(scene, state, at).volts;

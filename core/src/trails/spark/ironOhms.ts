@@ -1,6 +1,6 @@
 import { halved } from '../../engine/halved.ts';
 import { dampedPeakShare } from '../../ignition/index.ts';
-import type { PartParams } from './parts/index.ts';
+import type { CoilFigures } from './sparkPath.ts';
 
 /**
  * Ohms across the secondary that burn what the iron loses: those at which the first swing keeps `share` of its height
@@ -12,8 +12,12 @@ export function ironOhms(characteristicOhms: number, share: number): number {
 }
 
 /** What shunts a secondary, with what the coil's own iron burns beside it: for the transient, which has no other loss. */
-export function shuntWithIron(coil: PartParams, condenserFarads: number, shuntOhms: number): number {
-  const n2 = coil['turnsRatio']! ** 2;
-  const farads = coil['farads']! + condenserFarads / n2;
-  return 1 / (1 / shuntOhms + 1 / ironOhms(Math.sqrt((coil['henries']! * n2) / farads), coil['transfer']!));
+export function shuntWithIron(
+  coil: Pick<CoilFigures, 'turnsRatio' | 'farads' | 'henries' | 'transfer'>,
+  condenserFarads: number,
+  shuntOhms: number,
+): number {
+  const n2 = coil.turnsRatio ** 2;
+  const farads = coil.farads + condenserFarads / n2;
+  return 1 / (1 / shuntOhms + 1 / ironOhms(Math.sqrt((coil.henries * n2) / farads), coil.transfer));
 }

@@ -1,3 +1,4 @@
+import { figuresAt, needed } from '../../machine/figures.ts';
 import { rimDegrees } from '../../engine/crankGeometry.ts';
 import { idOf } from '../../machine/numbered.ts';
 import { magnetoAmps, magnetoCircuit, sheared, type FiringPlan, type Magneto } from '../../ignition/index.ts';
@@ -34,7 +35,7 @@ function acrossPoints(scene: Known, state: MachineState, unit: number, points: '
 /** What is across the points: the machine's own condenser unless it is unhooked, and one that a helper clips on. */
 function farads(scene: Known, state: MachineState, unit: number): number {
   const id = idOf('condenser', unit);
-  const own = state.unplugged?.includes(id) ? WIRING_FARADS : scene.params[id]!['farads']!;
+  const own = state.unplugged?.includes(id) ? WIRING_FARADS : figuresAt(scene.params, id).farads;
   return own + (state.clipped?.includes(id) ? 0.22e-6 : 0);
 }
 
@@ -42,26 +43,31 @@ function farads(scene: Known, state: MachineState, unit: number): number {
 export function magnetoOf(scene: Known, state: MachineState, cylinder: number, by = OWN(cylinder)): Magneto {
   const coil = figuresOf(scene, idOf('coil', by.unit), state);
   const magnets = magnetsOf(scene);
-  const points = scene.params[idOf('points', by.unit)]!;
+  const points = figuresAt(scene.params, idOf('points', by.unit));
   const path = sparkPath(scene, by.path('plug', cylinder), state);
   const whole: Magneto = {
-    primaryOhms: coil['primaryOhms']!,
-    henries: coil['henries']!,
-    turnsRatio: coil['turnsRatio']!,
+    primaryOhms: coil.primaryOhms,
+    henries: coil.henries,
+    turnsRatio: coil.turnsRatio,
     coupling: COUPLING,
     secondaryOhms: windingOhms(coil),
-    secondaryFarads: coil['farads']!,
+    secondaryFarads: coil.farads,
     shuntOhms: path.shuntOhms,
-    voltsPerRadian: coil['voltsPerRadian']! * fluxShare(coil['airGapMetres']!) * magnets['strength']!,
+    voltsPerRadian:
+      needed(coil.voltsPerRadian, 'voltsPerRadian') *
+      fluxShare(needed(coil.airGapMetres, 'airGapMetres')) *
+      magnets.strength,
     polePairs: POLE_PAIRS,
     pointsOhms: acrossPoints(scene, state, by.unit, 'closed'),
     condenserFarads: farads(scene, state, by.unit),
     openOhms: acrossPoints(scene, state, by.unit, 'open'),
-    opensDegrees: NEUTRAL_DEGREES + POLE_PAIRS * rimDegrees(points['edgeMetres']!, magnets['acrossMetres']!),
-    closedDegrees: points['dwellDegrees']!,
+    opensDegrees:
+      NEUTRAL_DEGREES +
+      POLE_PAIRS * rimDegrees(needed(points.edgeMetres, 'edgeMetres'), needed(magnets.acrossMetres, 'acrossMetres')),
+    closedDegrees: points.dwellDegrees,
     celsius: 20,
   };
-  return sheared(whole, magnets['slipDegrees'] ?? 0);
+  return sheared(whole, 'slipDegrees' in magnets ? magnets.slipDegrees : 0);
 }
 
 /** What a magneto raises at a place, against what is asked there. */

@@ -1,6 +1,7 @@
+import { figuresAt, type PartFigures, type PartId } from '../../machine/figures.ts';
 import { idOf } from '../../machine/numbered.ts';
 import { burnJoules, chargeAtSpark, requiredVolts } from '../../ignition/index.ts';
-import { figuresIn, OPEN_OHMS, type HighTension, type MachineState, type PartParams } from './parts/index.ts';
+import { figuresIn, OPEN_OHMS, type HighTension, type MachineState } from './parts/index.ts';
 import type { Known } from '../../machine/known.ts';
 import type { Spark, SparkPlace } from '../../machine/observed.ts';
 
@@ -25,13 +26,17 @@ export function sparkPath(scene: Known, ids: readonly string[], state: MachineSt
   };
 }
 
+/** Any ignition coil's id, and its figures. */
+export type CoilId = 'coil' | `coil-${number}`;
+export type CoilFigures = PartFigures[CoilId];
+
 /** A broken winding is a gap to jump, counted with the gaps; what remains of it resists like a sound one. */
-export const windingOhms = (coil: PartParams): number => Math.min(coil['secondaryOhms']!, 20e3);
+export const windingOhms = (coil: Pick<CoilFigures, 'secondaryOhms'>): number => Math.min(coil.secondaryOhms, 20e3);
 
 /** A part's figures as a check in this state finds it. */
-export function figuresOf(scene: Known, id: string, state: MachineState): PartParams {
+export function figuresOf<Id extends PartId>(scene: Known, id: Id, state: MachineState): PartFigures[Id] {
   const part = scene.machine.partById.get(id)!;
-  return figuresIn(part, scene.params[id]!, state, scene.machine.fit);
+  return figuresIn(part, scene.params[id]!, state, scene.machine.fit) as PartFigures[Id];
 }
 
 /** Of a coil of the cylinder's own: to its lead, or on to its plug. */
@@ -44,7 +49,7 @@ export const ownCoilPath = (place: SparkPlace, cylinder: number): string[] => [
 /** Volts a place asks of the coil, before the gaps on the way there. */
 export function askedVolts(scene: Known, place: SparkPlace, cylinder: number, gapMetres?: number): number {
   if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
-  const gap = scene.params[idOf('plug', cylinder)]!['gapMetres']! + scene.params['plugs']!['extraGap']!;
+  const gap = figuresAt(scene.params, idOf('plug', cylinder)).gapMetres + figuresAt(scene.params, 'plugs').extraGap;
   // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
   const { bar, kelvin } = chargeAtSpark(scene.machine.fit.compressionRatio, 0.95, 300);
   return requiredVolts(bar, kelvin, gap);

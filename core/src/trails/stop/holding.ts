@@ -1,3 +1,4 @@
+import { figuresAt } from '../../machine/figures.ts';
 import { leakDown, type VacuumLine } from '../../fluids/index.ts';
 import type { Slow } from '../../machine/trail.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
@@ -16,10 +17,14 @@ export const keptUp = (source: number, hole: number, supply = SUPPLY): number =>
 
 /** At the source, behind the switch valve, at the actuator; told to stop, or to run. Pascal below the air outside. */
 export function vacuumAt(p: MachineParams, told: 'stop' | 'run') {
-  const source = keptUp(p[SOURCE]!['pascals']!, p[RESERVOIR]!['leakSquareMetres']!);
-  const passes = told === 'stop' ? 1 - p[VALVE]!['stuckShut']! : p[VALVE]!['staysOpen']!;
+  const source = keptUp(figuresAt(p, SOURCE).pascals, figuresAt(p, RESERVOIR).leakSquareMetres);
+  const passes = told === 'stop' ? 1 - figuresAt(p, VALVE).stuckShut : figuresAt(p, VALVE).staysOpen;
   const valve = source * passes;
-  return { source, valve, actuator: keptUp(valve, p[LINE]!['leakSquareMetres']! + p[ACTUATOR]!['leakSquareMetres']!) };
+  return {
+    source,
+    valve,
+    actuator: keptUp(valve, figuresAt(p, LINE).leakSquareMetres + figuresAt(p, ACTUATOR).leakSquareMetres),
+  };
 }
 
 /** The actuator has drawn the rack to stop from so much on. */
@@ -44,28 +49,31 @@ const shutOff = (holeSquareMetres: number): VacuumLine => ({
 const DRAWN = Array.from({ length: 121 }, (_, k) => (k + 0.001) * 2);
 /** The line's vacuum after it was shut off, line and actuator together. */
 export function lineSlowly({ params: p }: Known): Slow[] {
-  const pascals = leakDown(shutOff(p[LINE]!['leakSquareMetres']! + p[ACTUATOR]!['leakSquareMetres']!), DRAWN);
+  const pascals = leakDown(
+    shutOff(figuresAt(p, LINE).leakSquareMetres + figuresAt(p, ACTUATOR).leakSquareMetres),
+    DRAWN,
+  );
   return [{ id: 'vacuum line', minutes: DRAWN.map((t) => t / 60), pascals }];
 }
 
 /** Chance that the rack stands at stop, told so or told to run. */
 export function rackAtStop(p: MachineParams, told: 'stop' | 'run'): number {
-  const free = 1 - p[RACK]!['stuckOpen']!;
-  const shut = p[RACK]!['stuckShut']!;
+  const free = 1 - figuresAt(p, RACK).stuckOpen;
+  const shut = figuresAt(p, RACK).stuckShut;
   return Math.max(shut, free * drawn(p, told));
 }
 function drawn(p: MachineParams, told: 'stop' | 'run'): number {
-  if (p[CABLE]) return told === 'stop' ? p[CABLE]['pulls']! : p[CABLE]['stays']!;
+  if (p[CABLE]) return told === 'stop' ? figuresAt(p, CABLE).pulls : figuresAt(p, CABLE).stays;
   if (p[SOLENOID]) {
-    const toRun = p[SOLENOID]['toRun']! > 0.5;
-    const feed = p[FEED]!;
+    const toRun = figuresAt(p, SOLENOID).toRun > 0.5;
+    const feed = figuresAt(p, FEED);
     const wanted = told === 'run' ? toRun : !toRun;
-    const live = wanted ? feed['carries']! : feed['staysLive']!;
-    const pulls = live * p[SOLENOID]['coil']!;
-    const acts = p[SOLENOID]['stuck']! > 0.5 ? 0 : pulls;
+    const live = wanted ? feed.carries : feed.staysLive;
+    const pulls = live * figuresAt(p, SOLENOID).coil;
+    const acts = figuresAt(p, SOLENOID).stuck > 0.5 ? 0 : pulls;
     // One that is energised to run lets the rack go to stop when it does not act; stuck, it stays as it ran.
     if (!toRun) return acts;
-    return p[SOLENOID]['stuck']! > 0.5 ? 0 : 1 - pulls;
+    return figuresAt(p, SOLENOID).stuck > 0.5 ? 0 : 1 - pulls;
   }
   return logistic((vacuumAt(p, told).actuator - DRAWS_FROM) / 2500);
 }

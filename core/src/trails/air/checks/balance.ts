@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { apartPascals } from '../breathing.ts';
@@ -22,7 +23,7 @@ export const balanceChecks: CheckMaker = (machine) =>
             opens: ['air filter off'],
           },
           (scene) => {
-            const louder = 0.02 + 0.9 * logistic((scene.params[BALANCE]!['apart']! - 0.25) / 0.06);
+            const louder = 0.02 + 0.9 * logistic((figuresAt(scene.params, BALANCE).apart - 0.25) / 0.06);
             return { alike: 1 - louder, 'one is louder': louder };
           },
         ),

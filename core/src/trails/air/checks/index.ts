@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
@@ -56,11 +57,13 @@ const measured: CheckMaker = (machine) =>
     : [];
 
 /** By hand, by spray, by eye. */
+/** Where air may be drawn in beside the throttle. */
+type Leak = typeof GASKET | typeof HOSE | typeof BREATHER | typeof PURGE | typeof SERVO;
 const tried: CheckMaker = (machine) => {
   if (!told(machine)) return [];
-  const spray = (id: string, part: string, label: string, touch: string): Check[] =>
+  const spray = (id: string, part: Leak, label: string, touch: string): Check[] =>
     machine.partById.has(part) ? [sprayed(id, part, label, touch)] : [];
-  const sprayed = (id: string, part: string, label: string, touch: string): Check =>
+  const sprayed = (id: string, part: Leak, label: string, touch: string): Check =>
     looking(
       {
         ...warm(machine),
@@ -75,7 +78,7 @@ const tried: CheckMaker = (machine) => {
         cautions: [...warm(machine).cautions, 'fuel vapour', 'hot coil'],
       },
       ({ params }) => {
-        const changes = 0.02 + 0.93 * logistic((params[part]!['leakShare']! - 0.14) / 0.04);
+        const changes = 0.02 + 0.93 * logistic((figuresAt(params, part).leakShare - 0.14) / 0.04);
         return { 'no change': 1 - changes, 'it changes': changes };
       },
     );
@@ -127,7 +130,7 @@ const tried: CheckMaker = (machine) => {
         look: true,
       },
       ({ params }) => {
-        const blocked = seen(params[FILTER]!['openShare']! < 0.5, 0.96);
+        const blocked = seen(figuresAt(params, FILTER).openShare < 0.5, 0.96);
         return { clear: 1 - blocked, blocked };
       },
     ),
@@ -170,7 +173,7 @@ const tried: CheckMaker = (machine) => {
         minutes: 1.2,
       },
       ({ params }) => {
-        const open = params[STOP]!['openShare']!;
+        const open = figuresAt(params, STOP).openShare;
         const shut = seen(open < 0.75, 0.85);
         const hangs = (1 - shut) * seen(open > 1.3, 0.9);
         return { 'on its stop': 1 - shut - hangs, 'backed off': shut, 'does not shut': hangs };
@@ -191,7 +194,7 @@ const tried: CheckMaker = (machine) => {
         state: FAST,
       },
       ({ params }) => {
-        const weak = seen(params[EXHAUST]!['openShare']! < 0.45, 0.8);
+        const weak = seen(figuresAt(params, EXHAUST).openShare < 0.45, 0.8);
         return { strong: 1 - weak, 'hardly anything': weak };
       },
     ),

@@ -1,11 +1,11 @@
 import { between, type FaultMode, type PartKind } from '../../../machine/part.ts';
 
-const kind = (
+const kind = <Has extends string>(
   name: string,
-  figure: { id: string; label: string; low: number; high: number },
+  figure: { id: Has; label: string; low: number; high: number },
   repairs: PartKind['repairs'],
-  faults: readonly FaultMode[],
-): PartKind => ({
+  faults: readonly FaultMode<NoInfer<Has>>[],
+): PartKind<Has> => ({
   kind: name,
   plates: [
     {
@@ -20,7 +20,7 @@ const kind = (
   faults,
   elements: () => [],
 });
-const leak = { id: 'leakShare', label: 'Air beside the throttle, of an idle’s own', low: 0, high: 0.03 };
+const leak = { id: 'leakShare', label: 'Air beside the throttle, of an idle’s own', low: 0, high: 0.03 } as const;
 
 const filter = kind(
   'air filter',

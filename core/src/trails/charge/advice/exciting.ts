@@ -1,3 +1,4 @@
+import { figuresIfAny } from '../../../machine/figures.ts';
 import { howItRuns } from '../../../engine/howItRuns.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { JUST_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
@@ -55,16 +56,16 @@ const switched = ({ machine }: Scene): boolean =>
 export function excitingOf(scene: Scene, choices = exciters(scene.machine.fit)): readonly Exciting[] | undefined {
   const { machine, params } = scene;
   const { fit } = machine;
-  const own = params[SOURCE];
-  if (!machine.partById.has(INDICATOR) || own?.['fieldOhms'] === undefined || own['residual'] !== undefined)
-    return undefined;
+  const own = figuresIfAny(params, SOURCE);
+  if (!machine.partById.has(INDICATOR) || own?.fieldOhms === undefined || own.residual !== undefined) return undefined;
   const { nodes } = machine.partById.get(INDICATOR)!;
   const earth = machine.partById.get(SOURCE)!.nodes['b']!;
+  const { fieldOhms } = own;
   return choices.map((exciter) => {
     const fitted = new Scene(machine, { ...params, [INDICATOR]: figuresOf(exciter) });
     const still = fitted.solve(KEY_ON_OPEN);
     const amps = Math.abs(still.amps(INDICATOR));
-    const startsRpm = startsAtRpm(fit, own['fieldOhms']!, amps, own['share'], own['voltsPerRpm']);
+    const startsRpm = startsAtRpm(fit, fieldOhms, amps, own.share, own.voltsPerRpm);
     const watts = amps * Math.abs(still.volts(nodes['a']!) - still.volts(nodes['b']!));
     const back = fitted.solve(JUST_OFF);
     return {

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
 import { chargerCan, type Charger } from '../../../network/index.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { RUNNING } from '../../../machine/state.ts';
@@ -82,7 +83,7 @@ const TWO_OF_THREE = Math.sqrt(3);
 export function chargerOn(scene: Scene, way: Way, rpm: number): Charger {
   const { machine, params } = scene;
   const context = { id: SOURCE, nodes: machine.partById.get(SOURCE)!.nodes, fit: machine.fit, state: RUNNING } as const;
-  const whole = chargerAt(params[SOURCE]!, context, rpm);
+  const whole = chargerAt(figuresAt(params, SOURCE), context, rpm);
   const junctions = way.legs === 1 ? JUNCTION : 2 * JUNCTION;
   const one = { ...whole, halfWave: way.legs === 1, diodeVolts: junctions };
   if (way.legs === 3) return one;
@@ -131,7 +132,7 @@ const METRES = 1.5;
 /** Every way on this machine, at idle and fast. Nothing where its magnets are not permanent. Metres: of the wires. */
 export function wiredWays(scene: Scene, metres = METRES): readonly Wired[] {
   const { fit } = scene.machine;
-  const setVolts = scene.params[REGULATOR]?.['setVolts'] ?? 1.19 * fit.volts;
+  const setVolts = figuresIfAny(scene.params, REGULATOR)?.setVolts ?? 1.19 * fit.volts;
   return waysFor(fit).map((way) => {
     const idle = wayAt(scene, way, engineRpm(fit), setVolts);
     const fast = wayAt(scene, way, engineRpm(fit, 'fast'), setVolts);

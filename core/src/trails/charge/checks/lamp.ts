@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { FAST, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import type { Check, CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
@@ -74,9 +75,9 @@ export const chargeLampWire: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const lamp = scene.params[INDICATOR]!;
-              const broken = (lamp['out'] ?? 0) > 0.5 || (lamp['ohms'] ?? 0) > 1e6;
-              const weak = (lamp['led'] ?? 0) > 0.5;
+              const lamp = figuresAt(scene.params, INDICATOR);
+              const broken = (lamp.out ?? 0) > 0.5 || (lamp.ohms ?? 0) > 1e6;
+              const weak = (lamp.led ?? 0) > 0.5;
               return broken
                 ? { lights: 0.02, 'stays out': 0.98 }
                 : weak
@@ -104,9 +105,9 @@ export const chargeLampWire: CheckMaker = (machine) =>
                 probe: {
                   kind: 'look',
                   sees: (scene) => {
-                    const lamp = scene.params[INDICATOR]!;
-                    const blown = seen((lamp['out'] ?? 0) > 0.5 && (lamp['off'] ?? 0) < 0.5, 0.96);
-                    const led = (1 - blown) * seen((lamp['led'] ?? 0) > 0.5, 0.96);
+                    const lamp = figuresAt(scene.params, INDICATOR);
+                    const blown = seen((lamp.out ?? 0) > 0.5 && (lamp.off ?? 0) < 0.5, 0.96);
+                    const led = (1 - blown) * seen((lamp.led ?? 0) > 0.5, 0.96);
                     return { whole: 1 - blown - led, blown, 'no filament': led };
                   },
                 },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -16,7 +17,7 @@ export const pressBelt: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const gives = scene.params[BELT]!['deflectionMetres']!;
+        const gives = figuresAt(scene.params, BELT).deflectionMetres;
         const gone = seen(gives > 0.1, 0.99);
         const slack = (1 - gone) * seen(gives > 0.016 && gives <= 0.1, 0.94);
         return { firm: 1 - gone - slack, slack, gone };
@@ -45,7 +46,7 @@ export const lookChargeWire: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const bad = seen(scene.params['charge-wire']!['ohms']! > 0.15, 0.75);
+        const bad = seen(figuresAt(scene.params, 'charge-wire').ohms > 0.15, 0.75);
         return { sound: 1 - bad, 'melted, loose or open': bad };
       },
     },

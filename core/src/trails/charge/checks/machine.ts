@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny, needed } from '../../../machine/figures.ts';
 import { FAST, KEY_OFF, LOADED } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { OPEN_OHMS } from '../../../machine/part.ts';
@@ -15,7 +16,7 @@ const QUICK_PATH = ['charge-wire', 'live-clamp', 'battery', 'strap'] as const;
 function quickOhms(scene: Scene, times: number): number {
   const { fit } = scene.machine;
   const hertz = (engineRpm(fit, 'fast') / 60) * makingOf(fit.charge!.kind, fit).ratio * POLE_PAIRS * times;
-  const ohms = QUICK_PATH.reduce((sum, id) => sum + (scene.params[id]?.['ohms'] ?? 0), 0);
+  const ohms = QUICK_PATH.reduce((sum, id) => sum + (figuresIfAny(scene.params, id)?.ohms ?? 0), 0);
   return Math.hypot(ohms, 2 * Math.PI * hertz * LOOP_HENRIES);
 }
 
@@ -34,10 +35,10 @@ export const ripple: CheckMaker = (machine) =>
           probe: {
             kind: 'figure',
             value: (scene) => {
-              const own = scene.params[SOURCE]!;
-              const harmed = own['ripple'] !== undefined;
-              const times = !harmed ? SOUND_TIMES : (own['openLeg'] ?? 0) > 0.5 ? LEG_GONE.times : 1;
-              return given(scene, LOADED) * (own['ripple'] ?? SOUND_RIPPLE) * quickOhms(scene, times);
+              const own = figuresAt(scene.params, SOURCE);
+              const harmed = own.ripple !== undefined;
+              const times = !harmed ? SOUND_TIMES : (own.openLeg ?? 0) > 0.5 ? LEG_GONE.times : 1;
+              return given(scene, LOADED) * (own.ripple ?? SOUND_RIPPLE) * quickOhms(scene, times);
             },
           },
           needs: [SOURCE, ...QUICK_PATH],
@@ -60,7 +61,7 @@ export const insideMachine: CheckMaker = (machine) => {
       touch: 'A probe on either end of the field.',
       watch: 'A few ohms; OL: brushes, or the winding itself.',
       instrument: 'ohmmeter',
-      probe: { kind: 'figure', value: (scene) => scene.params[SOURCE]!['fieldOhms']! },
+      probe: { kind: 'figure', value: (scene) => needed(figuresAt(scene.params, SOURCE).fieldOhms, 'fieldOhms') },
       state: KEY_OFF,
       needs: [SOURCE],
       minutes: 3,
@@ -78,12 +79,15 @@ export const insideMachine: CheckMaker = (machine) => {
       probe: {
         kind: 'look',
         sees: (scene) => {
-          const own = scene.params[SOURCE]!;
-          const worn = seen((own['worn'] ?? 0) > 0.5, 0.95);
-          const diode = (1 - worn) * seen((own['ripple'] ?? 0) > 0.3, 0.88);
+          const own = figuresAt(scene.params, SOURCE);
+          const worn = seen((own.worn ?? 0) > 0.5, 0.95);
+          const diode = (1 - worn) * seen((own.ripple ?? 0) > 0.3, 0.88);
           const burnt =
             (1 - worn - diode) *
-            seen((own['share'] ?? 1) < 0.9 || (own['fieldOhms']! >= OPEN_OHMS && (own['worn'] ?? 0) < 0.5), 0.85);
+            seen(
+              (own.share ?? 1) < 0.9 || (needed(own.fieldOhms, 'fieldOhms') >= OPEN_OHMS && (own.worn ?? 0) < 0.5),
+              0.85,
+            );
           return {
             sound: 1 - worn - diode - burnt,
             'brushes worn': worn,
@@ -119,12 +123,13 @@ export const fullField: CheckMaker = (machine) => {
       probe: {
         kind: 'look',
         sees: (scene) => {
-          const own = scene.params[SOURCE]!;
-          const able = own['fieldOhms']! < OPEN_OHMS && own['ohms']! < OPEN_OHMS && (own['residual'] ?? 1) > 0.008;
-          const carried = scene.params[BELT]!['carried']! > 0.6 && (own['share'] ?? 1) > 0.55;
+          const own = figuresAt(scene.params, SOURCE);
+          const able =
+            needed(own.fieldOhms, 'fieldOhms') < OPEN_OHMS && own.ohms < OPEN_OHMS && (own.residual ?? 1) > 0.008;
+          const carried = figuresAt(scene.params, BELT).carried > 0.6 && (own.share ?? 1) > 0.55;
           const through =
-            scene.params['charge-wire']!['ohms']! < 0.3 * machine.fit.volts &&
-            (scene.params[CUTOUT]?.['stays'] ?? 0) > -0.5;
+            figuresAt(scene.params, 'charge-wire').ohms < 0.3 * machine.fit.volts &&
+            (figuresIfAny(scene.params, CUTOUT)?.stays ?? 0) > -0.5;
           return able && carried && through ? { rise: 0.95, 'no change': 0.05 } : { rise: 0.04, 'no change': 0.96 };
         },
       },
@@ -151,16 +156,16 @@ export const generatorChecks: CheckMaker = (machine) =>
           probe: {
             kind: 'figure',
             value: (scene) => {
-              const own = scene.params[SOURCE]!;
-              if (own['ohms']! >= OPEN_OHMS) return 0;
+              const own = figuresAt(scene.params, SOURCE);
+              if (own.ohms >= OPEN_OHMS) return 0;
               return (
-                own['residual']! *
-                own['voltsPerRpm']! *
+                needed(own.residual, 'residual') *
+                own.voltsPerRpm *
                 engineRpm(machine.fit, 'fast') *
                 1.7 *
                 2 *
-                scene.params[BELT]!['carried']! *
-                (own['share'] ?? 1)
+                figuresAt(scene.params, BELT).carried *
+                (own.share ?? 1)
               );
             },
           },
@@ -178,8 +183,8 @@ export const generatorChecks: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const stays = scene.params[CUTOUT]!['stays'] ?? 0;
-              const never = seen(stays < -0.5 || (scene.params[CUTOUT]!['closesFast'] ?? 0) < 0.5, 0.95);
+              const stays = figuresAt(scene.params, CUTOUT).stays ?? 0;
+              const never = seen(stays < -0.5 || (figuresAt(scene.params, CUTOUT).closesFast ?? 0) < 0.5, 0.95);
               const shut = (1 - never) * seen(stays > 0.5, 0.95);
               return { 'as it should': 1 - never - shut, 'never closes': never, 'never opens': shut };
             },

@@ -1,3 +1,4 @@
+import { figuresAt, needed } from '../../../machine/figures.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { nodeOf, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
@@ -16,16 +17,13 @@ const LEGS = [
 
 /** Volts of a leg with the connector apart: leg one is the failed one where one has failed. */
 function legVolts(scene: Scene, machine: Machine, legs: readonly number[]): number {
-  const own = scene.params[SOURCE]!;
+  const own = figuresAt(scene.params, SOURCE);
   const making = makingOf(machine.fit.charge!.kind, machine.fit);
   const full =
-    own['voltsPerRpm']! *
-    engineRpm(machine.fit) *
-    (own['strength'] ?? 1) *
-    (making.winding === 'three' ? Math.sqrt(3) : 1);
+    own.voltsPerRpm * engineRpm(machine.fit) * (own.strength ?? 1) * (making.winding === 'three' ? Math.sqrt(3) : 1);
   const touched = legs.includes(1);
-  if (touched && (own['openLeg'] ?? 0) > 0.5) return 0.01;
-  const shorted = touched ? (own['shortedLeg'] ?? 1) : 1;
+  if (touched && (own.openLeg ?? 0) > 0.5) return 0.01;
+  const shorted = touched ? (own.shortedLeg ?? 1) : 1;
   return full * (making.winding === 'three' ? (1 + shorted) / 2 : shorted);
 }
 
@@ -80,10 +78,10 @@ export const statorLegs: CheckMaker = (machine) => {
         'A probe on each wire.',
         'Some tenths, all alike.',
         (scene) => {
-          const own = scene.params[SOURCE]!;
+          const own = figuresAt(scene.params, SOURCE);
           const touched = l.includes(1);
-          if (touched && (own['openLeg'] ?? 0) > 0.5) return OPEN_OHMS;
-          return own['ohms']! * (three ? 2 : 1) * (touched ? (1 + (own['shortedLeg'] ?? 1)) / 2 : 1);
+          if (touched && (own.openLeg ?? 0) > 0.5) return OPEN_OHMS;
+          return own.ohms * (three ? 2 : 1) * (touched ? (1 + (own.shortedLeg ?? 1)) / 2 : 1);
         },
       ),
     ),
@@ -92,7 +90,7 @@ export const statorLegs: CheckMaker = (machine) => {
       'Ohms from the stator to its core',
       'One probe on a wire of the stator, the other on bare metal.',
       'OL, or megohms.',
-      (scene) => scene.params[SOURCE]!['coreOhms']!,
+      (scene) => needed(figuresAt(scene.params, SOURCE).coreOhms, 'coreOhms'),
     ),
   ];
 };
@@ -112,7 +110,7 @@ export const magnetsPull: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const weak = seen((scene.params[SOURCE]!['strength'] ?? 1) < 0.8, 0.88);
+              const weak = seen((figuresAt(scene.params, SOURCE).strength ?? 1) < 0.8, 0.88);
               return { 'pull hard': 1 - weak, 'weak or loose': weak };
             },
           },
@@ -159,7 +157,7 @@ export const lampsAlone: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const blown = seen(scene.params['lamps']!['watts']! < 1, 0.97);
+              const blown = seen(figuresAt(scene.params, 'lamps').watts < 1, 0.97);
               return { whole: 1 - blown, blown };
             },
           },

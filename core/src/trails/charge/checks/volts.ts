@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { FAST, IDLE, KEY_OFF, LOADED } from '../../../machine/state.ts';
 import { block, earthPost, nodeOf, touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
@@ -117,7 +118,7 @@ export const chargeVolts: CheckMaker = (machine) => {
             probe: {
               kind: 'figure',
               value: (scene) => {
-                const { ohms } = scene.params[REGULATOR_EARTH]!;
+                const { ohms } = figuresAt(scene.params, REGULATOR_EARTH);
                 return Math.min(machine.fit.volts, 2.4 * ohms!);
               },
             },

@@ -1,9 +1,18 @@
 import type { Fit } from '../../../schema/fit.ts';
 import { mostAmps } from '../making.ts';
-import { between, inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import {
+  between,
+  inLine,
+  logBetween,
+  OPEN_OHMS,
+  type Figures,
+  type PartContext,
+  type PartKind,
+} from '../../../machine/part.ts';
+import type { Element } from '../../../network/index.ts';
 
 /** V-belt from the crank. Slack, it slips the more the more is asked. */
-export const belt: PartKind = {
+export const belt: PartKind<'deflectionMetres' | 'carried'> = {
   kind: 'belt',
   plates: [
     {
@@ -44,7 +53,7 @@ export const belt: PartKind = {
 };
 
 /** The thick wire from the machine to the battery, with its plugs and fuse. */
-export const chargeWire: PartKind = {
+export const chargeWire: PartKind<'ohms'> = {
   kind: 'charge wire',
   plates: [
     {
@@ -81,15 +90,15 @@ export const chargeWire: PartKind = {
 /** An LED with what limits it, ohms of twelve volts or more. */
 const LED_OHMS = 900;
 /** A filament of these watts, or what somebody put in its place, ohms. */
-const exciterElements: PartKind['elements'] = (p, { id, nodes, fit }) => {
+const exciterElements = (p: Figures<never, 'watts' | 'out' | 'ohms'>, { id, nodes, fit }: PartContext): Element[] => {
   const [a, b] = [nodes['a']!, nodes['b']!];
-  if ((p['out'] ?? 0) > 0.5) return [{ type: 'resistor', id, a, b, ohms: OPEN_OHMS }];
-  if (p['ohms'] !== undefined) return [{ type: 'resistor', id, a, b, ohms: p['ohms'] }];
-  return [{ type: 'filament', id, a, b, hotOhms: fit.volts ** 2 / p['watts']!, ratedVolts: fit.volts }];
+  if ((p.out ?? 0) > 0.5) return [{ type: 'resistor', id, a, b, ohms: OPEN_OHMS }];
+  if (p.ohms !== undefined) return [{ type: 'resistor', id, a, b, ohms: p.ohms }];
+  return [{ type: 'filament', id, a, b, hotOhms: fit.volts ** 2 / (p.watts ?? 0), ratedVolts: fit.volts }];
 };
 
 /** Filament between the key and the machine; where a resistor is in its place it cannot blow. */
-export const chargeLamp: PartKind = {
+export const chargeLamp: PartKind<'watts', 'out' | 'led' | 'ohms' | 'off'> = {
   kind: 'charge lamp',
   plates: [{ id: 'watts', label: 'Power', dimension: 'ratio', typical: () => ({ low: 2.2, high: 3 }) }],
   repairs: [
@@ -118,7 +127,7 @@ export const chargeLamp: PartKind = {
   elements: exciterElements,
 };
 /** In place of a lamp: what starts the machine where an ammeter, or nothing, tells. */
-export const exciteResistor: PartKind = {
+export const exciteResistor: PartKind<'ohms'> = {
   kind: 'exciting resistor',
   plates: [
     {
@@ -151,7 +160,7 @@ export function wattsOf(fit: Fit): number {
 }
 
 /** All that the machine takes as it runs, as one load; off where a check says so. */
-export const consumers: PartKind = {
+export const consumers: PartKind<never> = {
   kind: 'consumers',
   plates: [],
   repairs: [],
@@ -165,7 +174,7 @@ export const consumers: PartKind = {
 };
 
 /** What is always on, and what ought not to be. */
-export const standing: PartKind = {
+export const standing: PartKind<'ohms'> = {
   kind: 'standing drain',
   plates: [
     {
@@ -187,11 +196,11 @@ export const standing: PartKind = {
       apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(16, 4, s) * (volts / 12) }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }],
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms }],
 };
 
 /** Lamps on a coil that charges nothing: they hold its volts down. */
-export const lamps: PartKind = {
+export const lamps: PartKind<'watts'> = {
   kind: 'lamps',
   plates: [{ id: 'watts', label: 'Lamps, all on', dimension: 'ratio', typical: () => ({ low: 30, high: 40 }) }],
   repairs: [{ id: 'bulb', label: 'Replace the lamp', minutes: 5, money: 3 }],
@@ -202,7 +211,7 @@ export const lamps: PartKind = {
       id,
       a: nodes['a']!,
       b: nodes['b']!,
-      hotOhms: fit.volts ** 2 / p['watts']!,
+      hotOhms: fit.volts ** 2 / p.watts,
       ratedVolts: fit.volts,
     },
   ],

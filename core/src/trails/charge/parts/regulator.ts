@@ -1,12 +1,19 @@
-import { between, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import {
+  between,
+  logBetween,
+  OPEN_OHMS,
+  type FaultMode,
+  type PartKind,
+  type PlateSpec,
+} from '../../../machine/part.ts';
 
-const setting = (low: number, high: number): PartKind['plates'][number] => ({
+const setting = (low: number, high: number): PlateSpec<'setVolts'> => ({
   id: 'setVolts',
   label: 'Set point at 25 °C',
   dimension: 'voltage',
   typical: ({ volts }) => ({ low: (low * volts) / 12, high: (high * volts) / 12 }),
 });
-const faults = (repair: string): PartKind['faults'] => [
+const faults = (repair: string): FaultMode<'setVolts', 'dead'>[] => [
   {
     id: 'low',
     label: 'regulates too low',
@@ -33,7 +40,7 @@ const faults = (repair: string): PartKind['faults'] => [
 ];
 
 /** A transistor regulator, in the machine or in a box of its own. */
-export const regulator: PartKind = {
+export const regulator: PartKind<'setVolts', 'dead'> = {
   kind: 'regulator',
   plates: [setting(13.9, 14.5)],
   repairs: [{ id: 'replace', label: 'Replace the regulator', minutes: 30, money: 45 }],
@@ -41,7 +48,7 @@ export const regulator: PartKind = {
   elements: () => [],
 };
 /** Vibrating contacts in a box, beside the cut-out. */
-export const regulatorBox: PartKind = {
+export const regulatorBox: PartKind<'setVolts', 'dead'> = {
   kind: 'regulator box',
   plates: [setting(13.9, 14.6)],
   repairs: [
@@ -52,7 +59,7 @@ export const regulatorBox: PartKind = {
   elements: () => [],
 };
 /** Rectifier and regulator of a flywheel's coils in one block of cast metal. */
-export const regulatorRectifier: PartKind = {
+export const regulatorRectifier: PartKind<'setVolts', 'dead' | 'leakOhms'> = {
   kind: 'regulator-rectifier',
   plates: [setting(14, 14.6)],
   repairs: [{ id: 'replace', label: 'Replace the regulator-rectifier', minutes: 25, money: 95 }],
@@ -66,13 +73,11 @@ export const regulatorRectifier: PartKind = {
       apply: (p, s, { volts }) => ({ ...p, leakOhms: logBetween(25, 5, s) * (volts / 12) }),
     },
   ],
-  elements: (p, { id, nodes }) => [
-    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['leakOhms'] ?? 3e5 },
-  ],
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.leakOhms ?? 3e5 }],
 };
 
 /** The regulator's own earth: it measures against it. */
-export const regulatorEarth: PartKind = {
+export const regulatorEarth: PartKind<'ohms'> = {
   kind: 'regulator earth',
   plates: [
     {
@@ -107,7 +112,7 @@ export const regulatorEarth: PartKind = {
 };
 
 /** Closes once the generator stands above the battery; nodes `a` generator, `b` battery side. `closes` is put in. */
-export const cutOut: PartKind = {
+export const cutOut: PartKind<'ohms', 'stays' | 'closesIdle' | 'closesFast'> = {
   kind: 'cut-out',
   plates: [
     {
@@ -136,11 +141,11 @@ export const cutOut: PartKind = {
       a: nodes['a']!,
       b: nodes['b']!,
       closed:
-        (p['stays'] ?? 0) > 0.5 ||
-        ((p['stays'] ?? 0) > -0.5 &&
+        (p.stays ?? 0) > 0.5 ||
+        ((p.stays ?? 0) > -0.5 &&
           state.key === 'run' &&
           (p[state.speed === 'fast' ? 'closesFast' : 'closesIdle'] ?? 0) > 0.5),
-      onOhms: p['ohms']!,
+      onOhms: p.ohms,
       offOhms: OPEN_OHMS,
     },
   ],

@@ -3,10 +3,9 @@ import {
   between,
   logBetween,
   OPEN_OHMS,
-  type FaultMode,
+  type Figures,
   type PartContext,
   type PartKind,
-  type PartParams,
   type PlateSpec,
 } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
@@ -25,14 +24,18 @@ const IRON_OHMS = 600;
 /** Whether the machine stands above the battery at all. */
 const lifts = (e: Charger, fit: Fit): boolean => chargerCan(e, (OVER_VOLTS * fit.volts) / 12).amps > 0;
 
+/** What every machine that charges has; what works it is put in before anyone measures. */
+export type MachineFigures = Figures<'voltsPerRpm' | 'ohms', 'share' | PutIn>;
+export type PutIn = 'works' | 'carried' | 'setVolts';
+
 /** The machine as a charger at a state's speed; `works`, `carried` and `setVolts` are put in before anyone measures. */
-export function chargerOf(p: PartParams, context: PartContext): Charger {
+export function chargerOf(p: MachineFigures, context: PartContext): Charger {
   return chargerAt(p, context, engineRpm(context.fit, context.state.speed));
 }
 /** The same at any speed of the engine, rev/min. */
-export function chargerAt(p: PartParams, { id, nodes, fit, state }: PartContext, engine: number): Charger {
+export function chargerAt(p: MachineFigures, { id, nodes, fit, state }: PartContext, engine: number): Charger {
   const making = makingOf(kindOf(fit), fit);
-  const carried = p['carried'] ?? 1;
+  const carried = p.carried ?? 1;
   // A belt that slips does so the more, the more is asked.
   const slips = carried < SOUND_BELT && state.loads === 'all' ? SLIPS_MORE * carried : carried;
   const rpm = engine * making.ratio * slips;
@@ -44,18 +47,18 @@ export function chargerAt(p: PartParams, { id, nodes, fit, state }: PartContext,
     sign: fit.earth === 'positive' ? -1 : 1,
     winding: making.winding,
     halfWave: fit.charge?.wave === 'half',
-    emfVolts: p['voltsPerRpm']! * rpm * (p['share'] ?? 1),
-    ohms: p['ohms']!,
+    emfVolts: p.voltsPerRpm * rpm * (p.share ?? 1),
+    ohms: p.ohms,
     reactanceOhms: making.reactancePerRpm * rpm,
     diodeVolts: making.diodeVolts,
     ...(making.winding === 'direct' ? { mostAmps: mostAmps('generator', fit) } : {}),
-    setVolts: p['setVolts'] ?? 0,
+    setVolts: p.setVolts ?? 0,
     droopOhms: (0.012 * fit.volts) / 12,
   };
 }
 
 /** What every machine that charges has on its plate. */
-export const plates = (winding: string): PlateSpec[] => [
+export const plates = (winding: string): PlateSpec<'voltsPerRpm' | 'ohms'>[] => [
   {
     id: 'voltsPerRpm',
     label: 'Volts for each rev/min',
@@ -71,8 +74,8 @@ export const plates = (winding: string): PlateSpec[] => [
   },
 ];
 /** Its elements as it turns and works; none otherwise. */
-export function running(p: PartParams, context: PartContext): Element[] {
-  if (context.state.key !== 'run' || (p['works'] ?? 1) < 0.5 || p['ohms']! >= OPEN_OHMS) return [];
+export function running(p: MachineFigures, context: PartContext): Element[] {
+  if (context.state.key !== 'run' || (p.works ?? 1) < 0.5 || p.ohms >= OPEN_OHMS) return [];
   const charger = chargerOf(p, context);
   // Its iron takes a little by itself: what nothing is connected to does not run away.
   const { a, b, id } = charger;
@@ -81,27 +84,26 @@ export function running(p: PartParams, context: PartContext): Element[] {
     : [];
 }
 
-const brushes: FaultMode = {
+const brushes = {
   id: 'brushes',
   label: 'its brushes worn or stuck',
   weight: 3,
   repair: 'brushes',
   comesWith: 'shaking',
-  apply: (p) => ({ ...p, fieldOhms: OPEN_OHMS, worn: 1 }),
-};
-const fieldOpen: FaultMode = {
+} as const;
+const fieldOpen = {
   id: 'field-open',
   label: 'its field open',
   weight: 1.2,
   repair: 'replace',
   comesWith: 'heat',
-  apply: (p) => ({ ...p, fieldOhms: OPEN_OHMS }),
-};
+  apply: <F extends Figures<'fieldOhms'>>(p: F): F => ({ ...p, fieldOhms: OPEN_OHMS }),
+} as const;
 const repairs = (what: string, money: number): PartKind['repairs'] => [
   { id: 'brushes', label: `Renew the ${what}’s brushes`, minutes: 50, money: 14 },
   { id: 'replace', label: `Replace the ${what}`, minutes: 45, money },
 ];
-const field: PlateSpec = {
+const field: PlateSpec<'fieldOhms'> = {
   id: 'fieldOhms',
   label: 'Field',
   dimension: 'resistance',
@@ -112,7 +114,7 @@ const field: PlateSpec = {
 };
 
 /** Two-brush generator: armature, shunt field, the magnetism that is left in its iron. Nodes `a` armature, `b` earth. */
-export const generator: PartKind = {
+export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residual', 'worn' | 'share' | PutIn> = {
   kind: 'generator',
   plates: [
     ...plates('Armature'),
@@ -147,19 +149,22 @@ export const generator: PartKind = {
   elements: (p, context) => {
     const { id, nodes } = context;
     // Standing still it is a low resistance to earth: its lamp lights through it.
-    const still = Math.min(OPEN_OHMS, p['ohms']! < OPEN_OHMS ? 1.2 : OPEN_OHMS);
+    const still = Math.min(OPEN_OHMS, p.ohms < OPEN_OHMS ? 1.2 : OPEN_OHMS);
     const working = running(p, context);
     return working.length ? working : [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: still }];
   },
 };
 
 /** Alternator with a wound rotor. Nodes `a` its output, `b` earth, `ind` the terminal of lamp and exciting current. */
-export const alternator: PartKind = {
+export const alternator: PartKind<
+  'voltsPerRpm' | 'ohms' | 'fieldOhms',
+  'worn' | 'openLeg' | 'share' | 'feedsOhms' | 'ripple' | 'openDiode' | 'shortedDiode' | 'leakOhms' | PutIn
+> = {
   kind: 'alternator',
   plates: [...plates('Stator, a leg'), { ...field, label: 'Rotor, ring to ring' }],
   repairs: repairs('alternator', 170),
   faults: [
-    brushes,
+    { ...brushes, apply: (p) => ({ ...p, fieldOhms: OPEN_OHMS, worn: 1 }) },
     fieldOpen,
     {
       id: 'phase',
@@ -209,17 +214,17 @@ export const alternator: PartKind = {
     return [
       ...working,
       // The rotor earths the lamp until its own diodes feed it.
-      { type: 'resistor', id: `${id}.rotor`, a: ind, b, ohms: p['fieldOhms']! },
+      { type: 'resistor', id: `${id}.rotor`, a: ind, b, ohms: p.fieldOhms },
       {
         type: 'switch',
         id: `${id}.feeds`,
         a,
         b: ind,
         closed: working.length > 0,
-        onOhms: p['feedsOhms'] ?? 0.1,
+        onOhms: p.feedsOhms ?? 0.1,
         offOhms: OPEN_OHMS,
       },
-      { type: 'resistor', id: `${id}.leak`, a, b, ohms: p['leakOhms'] ?? 2e5 },
+      { type: 'resistor', id: `${id}.leak`, a, b, ohms: p.leakOhms ?? 2e5 },
     ];
   },
 };

@@ -1,8 +1,9 @@
 import { between, logBetween, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 import { LEG_GONE, shareToCore } from '../harmed.ts';
-import { plates, running } from './source.ts';
+import { plates, running, type PutIn } from './source.ts';
 
-const woundFault = (id: string, label: string, weight: number, apply: FaultMode['apply']): FaultMode => ({
+type StatorFault = FaultMode<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength', 'share' | 'openLeg' | 'shortedLeg'>;
+const woundFault = (id: string, label: string, weight: number, apply: StatorFault['apply']): StatorFault => ({
   id,
   label,
   weight,
@@ -12,14 +13,14 @@ const woundFault = (id: string, label: string, weight: number, apply: FaultMode[
 /** From this severity on turns are shorted with it. */
 const TURNS_TOO = 0.4;
 /** Most of them are burnt through by the time anyone asks; a leak of hundreds of ohms takes nothing yet. */
-const toCore = (label: string): FaultMode =>
+const toCore = (label: string): StatorFault =>
   woundFault('earthed', label, 2.5, (p, s, fit) => {
     const coreOhms = logBetween(400, 0.1, Math.sqrt(s));
     // What burns through to the core burns its neighbours too.
     const shortedLeg = s > TURNS_TOO ? between(0.85, 0.35, (s - TURNS_TOO) / (1 - TURNS_TOO)) : 1;
     return { ...p, share: shareToCore(coreOhms, fit) * shortedLeg, coreOhms, shortedLeg };
   });
-const statorFaults: readonly FaultMode[] = [
+const statorFaults: readonly StatorFault[] = [
   woundFault('open', 'a leg open', 2, (p, s) => ({
     ...p,
     share: between(LEG_GONE.share.fast, LEG_GONE.share.idle, s),
@@ -32,7 +33,7 @@ const statorFaults: readonly FaultMode[] = [
     shortedLeg: between(0.75, 0.45, s),
   })),
 ];
-const statorPlates = (winding: string): PlateSpec[] => [
+const statorPlates = (winding: string): PlateSpec<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength'>[] => [
   ...plates(winding),
   {
     id: 'coreOhms',
@@ -49,7 +50,11 @@ const statorPlates = (winding: string): PlateSpec[] => [
     hidden: true,
   },
 ];
-const stator = (kind: string, label: string, legs: 1 | 3): PartKind => ({
+const stator = (
+  kind: string,
+  label: string,
+  legs: 1 | 3,
+): PartKind<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength', 'share' | 'openLeg' | 'shortedLeg' | PutIn> => ({
   kind,
   plates: statorPlates(legs === 3 ? 'A leg' : 'The coil'),
   repairs: [

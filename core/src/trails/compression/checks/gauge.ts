@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { leakDown } from '../../../engine/compressing.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { eachOf } from '../../../machine/numbered.ts';
@@ -73,14 +74,14 @@ export const leakDownChecks: CheckMaker = (machine) => {
       },
       (scene) => {
         const own = waysOut(scene.machine.fit, scene.params, worstOf(scene));
-        const gasket = scene.params[GASKET]!;
+        const gasket = figuresAt(scene.params, GASKET);
         const at: Record<string, number> = {
           'oil filler': own.rings,
           'exhaust pipe': own.exhaust,
           intake: own.intake,
-          'next plug hole': gasket['pair'] ? own.gasket : 0,
-          'bubbles in the water': gasket['water'] ? own.gasket : 0,
-          'around the joint': gasket['blows'] ? own.gasket : 0,
+          'next plug hole': gasket.pair ? own.gasket : 0,
+          'bubbles in the water': gasket.water ? own.gasket : 0,
+          'around the joint': gasket.blows ? own.gasket : 0,
         };
         const whole = words.reduce((sum, w) => sum + (at[w] ?? 0), 0);
         // Heard from about a square millimetre and a half on; a word goes to the largest way out, mostly.

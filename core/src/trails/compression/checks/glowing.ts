@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { howItRuns } from '../../../engine/howItRuns.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -55,7 +56,7 @@ export const glowing: CheckMaker = (machine) =>
             cautions: ['hot coil'],
           },
           ({ params }) => {
-            const thick = seen(params[CHAMBERS]!['carbon']! > 0.8, 0.88);
+            const thick = seen(figuresAt(params, CHAMBERS).carbon > 0.8, 0.88);
             return { thin: 1 - thick, 'thick and hard': thick };
           },
         ),

@@ -1,7 +1,8 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { ATMOSPHERE } from '../../../fluids/index.ts';
 import { cylinderFires } from '../../../engine/squeeze.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
-import { partsOf } from '../../../machine/numbered.ts';
+import { idOf, idsOf, partsOf } from '../../../machine/numbered.ts';
 import { ofSeveral } from '../../../machine/several.ts';
 import { seen } from '../../../machine/seen.ts';
 import { CRANKING, IDLE, KEY_OFF } from '../../../machine/state.ts';
@@ -75,7 +76,9 @@ export const clearances: CheckMaker = (machine) => {
       ({ params }) => {
         const tight = own.map((p): [string, number] => [
           word(p.oneOf!.n),
-          params[p.id]!['clearanceMetres']! < 0.05e-3 ? 0.95 : 0.02 / own.length,
+          figuresAt(params, idOf('compression-exhaust', p.oneOf!.n)).clearanceMetres < 0.05e-3
+            ? 0.95
+            : 0.02 / own.length,
         ]);
         const sum = tight.reduce((a, [, v]) => a + v, 0);
         const scale = Math.min(1, 0.98 / sum);
@@ -105,7 +108,7 @@ export const around: CheckMaker = (machine) => {
       cautions: ['rotating parts', 'exhaust gas', 'hot coil', ...marine],
     },
     ({ params }) => {
-      const past = [BORES, ...partsOf(machine, 'compression-rings').map((p) => p.id)].some((id) => params[id]!['oil']);
+      const past = ([BORES, ...idsOf(machine, 'compression-rings')] as const).some((id) => figuresAt(params, id).oil);
       const puffs = seen(past, 0.88);
       return { 'hardly a breath': 1 - puffs, puffs };
     },
@@ -125,7 +128,7 @@ export const around: CheckMaker = (machine) => {
       cautions: ['rotating parts', 'exhaust gas', 'hot coil', ...marine],
     },
     ({ params }) => {
-      const bad = seen((params[GASKET]!['water'] ?? 0) > 0.5, 0.85);
+      const bad = seen((figuresAt(params, GASKET).water ?? 0) > 0.5, 0.85);
       return { 'still and clean': 1 - bad, 'bubbles or cream': bad };
     },
   );
@@ -147,7 +150,7 @@ const twoStrokeLooks: CheckMaker = (machine) => [
     instrument: 'pressure gauge',
     probe: {
       kind: 'figure',
-      value: (scene) => leftAfter(scene.params[CRANKCASE]!['leakSquareMetres']!, machine.fit.litres),
+      value: (scene) => leftAfter(figuresAt(scene.params, CRANKCASE).leakSquareMetres, machine.fit.litres),
     },
     state: KEY_OFF,
     minutes: 6,
@@ -171,7 +174,7 @@ const twoStrokeLooks: CheckMaker = (machine) => [
             cautions: ['fuel vapour', 'rotating parts'],
           },
           ({ params }) => {
-            const wet = seen(params[REEDS]!['share']! < 0.8, 0.85);
+            const wet = seen(figuresAt(params, REEDS).share < 0.8, 0.85);
             return { dry: 1 - wet, wet };
           },
         ),
@@ -190,7 +193,7 @@ const twoStrokeLooks: CheckMaker = (machine) => [
             cautions: ['fuel vapour'],
           },
           ({ params }) => {
-            const bad = seen(params[REEDS]!['share']! < 0.8, 0.96);
+            const bad = seen(figuresAt(params, REEDS).share < 0.8, 0.96);
             return { 'all shut': 1 - bad, 'one open or chipped': bad };
           },
         ),
@@ -211,7 +214,7 @@ const twoStrokeLooks: CheckMaker = (machine) => [
       cautions: ['hot coil'],
     },
     ({ params }) => {
-      const bad = seen(params[PORT]!['share']! < 0.6, 0.95);
+      const bad = seen(figuresAt(params, PORT).share < 0.6, 0.95);
       return { clear: 1 - bad, choked: bad };
     },
   ),

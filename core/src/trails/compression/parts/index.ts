@@ -1,4 +1,4 @@
-import { between, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+import { between, type FaultMode, type Figures, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
 
 /** Leaks grow with what they run around: the bore, by the two thirds of its volume; 1 for a cylinder of 0.42 litres. */
@@ -6,20 +6,24 @@ export const bigness = (fit: Pick<Fit, 'litres' | 'cylinders'>): number =>
   (fit.litres / fit.cylinders / 0.42) ** (2 / 3);
 const MM2 = 1e-6;
 
-const leak = (low: number, high: number): PlateSpec => ({
+const leak = (low: number, high: number): PlateSpec<'leakSquareMetres'> => ({
   id: 'leakSquareMetres',
   label: 'What it lets by',
   dimension: 'ratio',
   typical: (fit) => ({ low: low * MM2 * bigness(fit), high: high * MM2 * bigness(fit) }),
   hidden: true,
 });
-const leaks = (low: number, high: number, more: Readonly<Record<string, number>> = {}): FaultMode['apply'] => {
-  return (p, s, fit) => ({ ...p, leakSquareMetres: between(low, high, s) * MM2 * bigness(fit), ...more });
-};
+const leaks =
+  <More extends object>(low: number, high: number, more?: More) =>
+  <F extends Figures<'leakSquareMetres'>>(p: F, s: number, fit: Fit): F & More => ({
+    ...p,
+    leakSquareMetres: between(low, high, s) * MM2 * bigness(fit),
+    ...(more as More),
+  });
 const HEAD = { id: 'head', label: 'Take the head off, grind or renew the valve', minutes: 300, money: 95 };
 
 /** Rings and bore of one cylinder. */
-const rings: PartKind = {
+const rings: PartKind<'leakSquareMetres', 'oil'> = {
   kind: 'piston rings',
   plates: [leak(0.15, 0.4)],
   repairs: [{ id: 'renew', label: 'Piston out: free or renew the rings', minutes: 480, money: 140 }],
@@ -35,7 +39,7 @@ const rings: PartKind = {
   elements: () => [],
 };
 /** What wears all bores alike. */
-const bores: PartKind = {
+const bores: PartKind<'leakSquareMetres', 'oil'> = {
   kind: 'bores',
   plates: [{ ...leak(0, 0.05), label: 'What wear lets by in each' }],
   repairs: [{ id: 'rebore', label: 'Rebore, new pistons and rings', minutes: 1500, money: 620 }],
@@ -50,7 +54,7 @@ const bores: PartKind = {
   ],
   elements: () => [],
 };
-const exhaust: PartKind = {
+const exhaust: PartKind<'leakSquareMetres' | 'clearanceMetres'> = {
   kind: 'exhaust valve',
   plates: [
     leak(0, 0.05),
@@ -75,7 +79,7 @@ const exhaust: PartKind = {
   ],
   elements: () => [],
 };
-const intake: PartKind = {
+const intake: PartKind<'leakSquareMetres', 'sticks'> = {
   kind: 'inlet valve',
   plates: [leak(0, 0.05)],
   repairs: [HEAD, { id: 'free', label: 'Free the valve in its guide', minutes: 60, money: 6 }],
@@ -94,7 +98,7 @@ const intake: PartKind = {
 
 /** Pairs of cylinders that a head gasket may burn through between: at most so many in a row. */
 const PAIRS = [1, 2, 3, 4, 5, 6, 7];
-const gasket: PartKind = {
+const gasket: PartKind<'leakSquareMetres', 'blows' | 'water' | 'pair'> = {
   kind: 'head gasket',
   plates: [leak(0, 0.03)],
   repairs: [{ id: 'renew', label: 'Renew the head gasket, look at both faces', minutes: 280, money: 55 }],
@@ -113,7 +117,7 @@ const gasket: PartKind = {
       repair: 'renew',
       apply: leaks(2.5, 8, { water: 1 }),
     },
-    ...PAIRS.map((k): FaultMode => ({
+    ...PAIRS.map((k): FaultMode<'leakSquareMetres', 'pair'> => ({
       id: `between-${k}`,
       family: 'between',
       label: `blown between ${k} and ${k + 1}`,
@@ -126,7 +130,7 @@ const gasket: PartKind = {
 };
 
 /** What has built up on pistons and head. */
-const chambers: PartKind = {
+const chambers: PartKind<'carbon'> = {
   kind: 'combustion chambers',
   plates: [
     {
@@ -152,21 +156,21 @@ const chambers: PartKind = {
 };
 
 /** Seals of a two-stroke's crankcase: what is drawn in beside the carburettor. */
-const crankcase: PartKind = {
+const crankcase: PartKind<'leakSquareMetres'> = {
   kind: 'crankcase',
   plates: [{ ...leak(0.0002, 0.002), label: 'What its seals let by' }],
   repairs: [{ id: 'seals', label: 'Renew the crankshaft’s seals', minutes: 180, money: 24 }],
   faults: [{ id: 'leaks', label: 'its seals leak', weight: 3, repair: 'seals', apply: leaks(0.7, 4) }],
   elements: () => [],
 };
-const share = (label: string, low: number): PlateSpec => ({
+const share = (label: string, low: number): PlateSpec<'share'> => ({
   id: 'share',
   label,
   dimension: 'ratio',
   typical: () => ({ low, high: 1 }),
   hidden: true,
 });
-const reeds: PartKind = {
+const reeds: PartKind<'share'> = {
   kind: 'reed valve',
   plates: [share('Share of what is drawn in that stays', 0.96)],
   repairs: [{ id: 'renew', label: 'Renew the reed petals', minutes: 45, money: 28 }],
@@ -181,7 +185,7 @@ const reeds: PartKind = {
   ],
   elements: () => [],
 };
-const port: PartKind = {
+const port: PartKind<'share'> = {
   kind: 'exhaust port',
   plates: [share('Share that is open', 0.93)],
   repairs: [{ id: 'clear', label: 'Scrape the exhaust port clear', minutes: 60, money: 3 }],

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { z } from 'zod';
 import { Scene } from '../../../machine/scene.ts';
 import { CRANKING } from '../../../machine/state.ts';
@@ -65,7 +66,7 @@ export function compareStarters(scene: Scene, of: readonly UsedStarter[], ratePe
       const motor = motorFrom(machine.fit, one);
       const failed = (problem: string): Compared => ({ name: one.name, cost, wants, does: false, why: [], problem });
       if (!motor) return failed('Held, it would have to lose more volts than it had running free: measure again.');
-      const fitted = new Scene(machine, { ...params, [MOTOR]: { ...params[MOTOR]!, ...motor } });
+      const fitted = new Scene(machine, { ...params, [MOTOR]: { ...figuresAt(params, MOTOR), ...motor } });
       const { home } = engagement(fitted, CRANKING);
       const { rpm, amps } = motorIn(fitted, home);
       const volts = Math.abs(home.volts('main') - home.volts(machine.partById.get(MOTOR)!.nodes['b']!));

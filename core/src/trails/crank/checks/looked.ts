@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
@@ -21,10 +22,10 @@ export const turnByHand: CheckMaker = (machine) => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const engine = scene.params[ENGINE]!;
-        const locked = seen((engine['locked'] ?? 0) > 0.5, 0.97);
-        const stiff = (1 - locked) * seen((engine['stiff'] ?? 0) > 0.5, 0.9);
-        const thick = (1 - locked - stiff) * seen((engine['thick'] ?? 0) > 0.5, 0.6);
+        const engine = figuresAt(scene.params, ENGINE);
+        const locked = seen((engine.locked ?? 0) > 0.5, 0.97);
+        const stiff = (1 - locked) * seen((engine.stiff ?? 0) > 0.5, 0.9);
+        const thick = (1 - locked - stiff) * seen((engine.thick ?? 0) > 0.5, 0.6);
         return {
           'as usual': 1 - locked - stiff - thick,
           'stiff all round': stiff,
@@ -57,9 +58,9 @@ export const starterOut: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const worn = seen((scene.params[MOTOR]!['worn'] ?? 0) > 0.5, 0.94);
-              const slips = (1 - worn) * seen(scene.params[DRIVE]!['grip']! < 0.5, 0.9);
-              const teeth = (1 - worn - slips) * seen(scene.params[DRIVE]!['gone']! > 0.05, 0.95);
+              const worn = seen((figuresAt(scene.params, MOTOR).worn ?? 0) > 0.5, 0.94);
+              const slips = (1 - worn) * seen(figuresAt(scene.params, DRIVE).grip < 0.5, 0.9);
+              const teeth = (1 - worn - slips) * seen(figuresAt(scene.params, DRIVE).gone > 0.05, 0.95);
               return {
                 sound: 1 - worn - slips - teeth,
                 'brushes worn': worn,
@@ -132,10 +133,10 @@ export const lookStarterCable: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const cable = scene.params['starter-cable']!;
-        const poor = cable['ohms']! > POOR_CABLE;
-        const rotten = seen((cable['rotten'] ?? 0) > 0.5, 0.85);
-        const end = (1 - rotten) * seen(poor && (cable['rotten'] ?? 0) < 0.5, 0.85);
+        const cable = figuresAt(scene.params, 'starter-cable');
+        const poor = cable.ohms > POOR_CABLE;
+        const rotten = seen((cable.rotten ?? 0) > 0.5, 0.85);
+        const end = (1 - rotten) * seen(poor && (cable.rotten ?? 0) < 0.5, 0.85);
         return { sound: 1 - rotten - end, 'an end is poor': end, 'rotten inside': rotten };
       },
     },
@@ -162,9 +163,9 @@ export const lookHandStart: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const hand = scene.params['hand-start']!;
-        const broken = seen(hand['newtonMetres']! < 5, 0.97);
-        const pawls = (1 - broken) * seen(hand['grip']! < 0.5, 0.93);
+        const hand = figuresAt(scene.params, 'hand-start');
+        const broken = seen(hand.newtonMetres < 5, 0.97);
+        const pawls = (1 - broken) * seen(hand.grip < 0.5, 0.93);
         return { sound: 1 - broken - pawls, 'cord or spring gone': broken, 'pawls do not catch': pawls };
       },
     },

@@ -1,3 +1,4 @@
+import { idOf } from '../../../machine/numbered.ts';
 import type { PartInstance } from '../../../machine/part.ts';
 import type { Station, Trail, TrailKind } from '../../../machine/trail.ts';
 import type { Site } from '../../../machine/site.ts';
@@ -10,7 +11,7 @@ type Kind = 'direct' | 'relay' | 'glow';
 const control = { name: 'Start circuit', joins: 'solenoid' } as const;
 const preheat = { name: 'Preheating', joins: 'solenoid' } as const;
 
-const interlockId = (n: number) => `interlock-${n + 1}`;
+const interlockId = (n: number) => idOf('interlock', n + 1);
 
 const stations = (kind: Kind, { crank }: Fit): Station[] => [
   { id: 'battery', label: 'Battery', picture: 'battery' },

@@ -6,7 +6,7 @@ export const perHundredAmps = (fit: Parameters<typeof startingOf>[0]): number =>
   (100 / startingOf(fit).amps) * (fit.volts / 12);
 
 /** The thick cable to the starter, with its ends. */
-export const starterCable: PartKind = {
+export const starterCable: PartKind<'ohms', 'rotten'> = {
   kind: 'starter cable',
   plates: [
     {

@@ -1,8 +1,8 @@
 import type { Fit } from '../../../schema/fit.ts';
-import { inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { inLine, logBetween, OPEN_OHMS, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
-const contact = (id: string, label: string): PartKind['plates'][number] => ({
-  id,
+const contact = (label: string): PlateSpec<'ohms'> => ({
+  id: 'ohms',
   label,
   dimension: 'resistance',
   typical: ({ volts }) => ({ low: 0.003 * (volts / 12) ** 2, high: 0.015 * (volts / 12) ** 2 }),
@@ -14,9 +14,9 @@ const poor = (severity: number, { crank, volts }: Fit): number =>
   (crank?.kind === 'relay' ? logBetween(70, 600, severity) : logBetween(0.2, 6, severity)) * (volts / 12) ** 2;
 
 /** The start contact of the key, or a button: closed only while the engine is to be turned. */
-export const startSwitch: PartKind = {
+export const startSwitch: PartKind<'ohms'> = {
   kind: 'start switch',
-  plates: [contact('ohms', 'Contact')],
+  plates: [contact('Contact')],
   repairs: [{ id: 'replace', label: 'Replace the start switch', minutes: 25, money: 25 }],
   faults: [
     {
@@ -42,16 +42,16 @@ export const startSwitch: PartKind = {
       a: nodes['a']!,
       b: nodes['b']!,
       closed: state.key === 'crank',
-      onOhms: p['ohms']!,
+      onOhms: p.ohms,
       offOhms: OPEN_OHMS,
     },
   ],
 };
 
 /** A switch that must be closed before the starter is let turn. */
-export const startInterlock: PartKind = {
+export const startInterlock: PartKind<'ohms'> = {
   kind: 'start interlock',
-  plates: [contact('ohms', 'Contact')],
+  plates: [contact('Contact')],
   repairs: [{ id: 'replace', label: 'Set or replace the interlock', minutes: 20, money: 15 }],
   faults: [
     {
@@ -74,9 +74,9 @@ export const startInterlock: PartKind = {
 };
 
 /** A wire of the start circuit: tens of amperes for a moment. */
-export const startWire: PartKind = {
+export const startWire: PartKind<'ohms'> = {
   kind: 'start wire',
-  plates: [contact('ohms', 'Resistance')],
+  plates: [contact('Resistance')],
   repairs: [{ id: 'remake', label: 'Remake the wire’s ends', minutes: 12, money: 3 }],
   faults: [
     {
@@ -99,7 +99,7 @@ export const startWire: PartKind = {
 };
 
 /** The wire that feeds start switch and heat alike: with the heat on it carries both. */
-export const sharedFeed: PartKind = {
+export const sharedFeed: PartKind<'ohms'> = {
   kind: 'shared feed',
   plates: [
     {
@@ -132,7 +132,7 @@ export const sharedFeed: PartKind = {
 };
 
 /** Glow plugs or a heater in the intake, as one load: on while it cranks, off where the check says without loads. */
-export const heat: PartKind = {
+export const heat: PartKind<'amps'> = {
   kind: 'preheating',
   plates: [
     {
@@ -152,17 +152,17 @@ export const heat: PartKind = {
       label: 'dead: it starts badly in the cold',
       weight: 2,
       repair: 'replace',
-      apply: (p) => ({ ...p, amps: p['amps']! * 0.02 }),
+      apply: (p) => ({ ...p, amps: p.amps * 0.02 }),
     },
   ],
   elements: (p, { id, nodes, state, fit }) =>
     state.key === 'crank' && state.loads !== 'none'
-      ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: fit.volts / p['amps']! }]
+      ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: fit.volts / p.amps }]
       : [],
 };
 
 /** A fused lead that a helper holds from the live clamp to the small terminal for the check that says so. */
-export const startJump: PartKind = {
+export const startJump: PartKind<never> = {
   kind: 'start jumper',
   plates: [],
   repairs: [],

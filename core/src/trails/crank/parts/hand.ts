@@ -1,7 +1,7 @@
 import { between, type PartKind } from '../../../machine/part.ts';
 
 /** Cord and pawls, a kick lever, or a crank: what a person turns the engine with. */
-export const handStart: PartKind = {
+export const handStart: PartKind<'newtonMetres' | 'grip'> = {
   kind: 'hand start',
   plates: [
     {

@@ -3,7 +3,10 @@ import { about, startingOf } from '../starting.ts';
 import { perHundredAmps } from './cable.ts';
 
 /** Series-wound starter. What it must turn is put into its figures from engine and drive before anyone measures. */
-export const starterMotor: PartKind = {
+export const starterMotor: PartKind<
+  'ohms' | 'voltsPerRadian' | 'saturationAmps',
+  'worn' | 'braked' | 'stillTorque' | 'torquePerRadian'
+> = {
   kind: 'starter motor',
   plates: [
     {
@@ -39,7 +42,7 @@ export const starterMotor: PartKind = {
       weight: 3,
       repair: 'brushes',
       comesWith: 'shaking',
-      apply: (p, s, fit) => ({ ...p, ohms: p['ohms']! + logBetween(0.03, 0.4, s) * perHundredAmps(fit), worn: 1 }),
+      apply: (p, s, fit) => ({ ...p, ohms: p.ohms + logBetween(0.03, 0.4, s) * perHundredAmps(fit), worn: 1 }),
     },
     {
       id: 'open',
@@ -58,31 +61,31 @@ export const starterMotor: PartKind = {
       // Turns that are shorted brake it like a magnet, and their share of the flux is lost.
       apply: (p, s) => ({
         ...p,
-        voltsPerRadian: p['voltsPerRadian']! * between(0.9, 0.75, s),
-        ohms: p['ohms']! * between(0.85, 0.6, s),
+        voltsPerRadian: p.voltsPerRadian * between(0.9, 0.75, s),
+        ohms: p.ohms * between(0.85, 0.6, s),
         braked: between(4, 9, s),
       }),
     },
   ],
   elements: (p, { id, nodes }) => [
-    p['ohms']! >= OPEN_OHMS
+    p.ohms >= OPEN_OHMS
       ? { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: OPEN_OHMS }
       : {
           type: 'motor',
           id,
           a: nodes['a']!,
           b: nodes['b']!,
-          ohms: p['ohms']!,
-          voltsPerRadian: p['voltsPerRadian']!,
-          saturationAmps: p['saturationAmps']!,
-          stillTorque: p['stillTorque'] ?? 0,
-          torquePerRadian: p['torquePerRadian'] ?? 1,
+          ohms: p.ohms,
+          voltsPerRadian: p.voltsPerRadian,
+          saturationAmps: p.saturationAmps,
+          stillTorque: p.stillTorque ?? 0,
+          torquePerRadian: p.torquePerRadian ?? 1,
         },
   ],
 };
 
 /** Pinion, clutch and ring gear. Nothing of it carries current. */
-export const starterDrive: PartKind = {
+export const starterDrive: PartKind<'grip' | 'gone'> = {
   kind: 'starter drive',
   plates: [
     {
@@ -125,7 +128,7 @@ export const starterDrive: PartKind = {
 };
 
 /** The engine as the starter feels it. */
-export const crankedEngine: PartKind = {
+export const crankedEngine: PartKind<'stillTorque' | 'torquePerRadian', 'locked' | 'stiff' | 'thick'> = {
   kind: 'engine to be turned',
   plates: [
     {
@@ -154,21 +157,21 @@ export const crankedEngine: PartKind = {
       label: 'locked by water or fuel in a cylinder',
       weight: 0.7,
       repair: 'drain',
-      apply: (p) => ({ ...p, stillTorque: p['stillTorque']! * 60, locked: 1 }),
+      apply: (p) => ({ ...p, stillTorque: p.stillTorque * 60, locked: 1 }),
     },
     {
       id: 'stiff',
       label: 'stiff: rust, a tight bearing, something it drives',
       weight: 1,
       repair: 'free',
-      apply: (p, s) => ({ ...p, stillTorque: p['stillTorque']! * between(2.2, 5, s), stiff: 1 }),
+      apply: (p, s) => ({ ...p, stillTorque: p.stillTorque * between(2.2, 5, s), stiff: 1 }),
     },
     {
       id: 'thick',
       label: 'dragged by oil too thick for the cold',
       weight: 0.8,
       repair: 'oil',
-      apply: (p, s) => ({ ...p, torquePerRadian: p['torquePerRadian']! * between(3, 6, s), thick: 1 }),
+      apply: (p, s) => ({ ...p, torquePerRadian: p.torquePerRadian * between(3, 6, s), thick: 1 }),
     },
   ],
   elements: () => [],

@@ -9,7 +9,7 @@ export const isIn = ({ state, id }: PartContext): boolean => state.at?.[id] === 
  * Plunger with a pull-in winding that ends at the motor, and so leaves the circuit when the main contacts close, and a
  * hold winding to earth [10]. Nodes: `a` the battery's stud, `b` the motor's, `s` the small terminal, `earth`.
  */
-export const solenoid: PartKind = {
+export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdVolts' | 'contactOhms'> = {
   kind: 'starter solenoid',
   plates: [
     {
@@ -64,7 +64,7 @@ export const solenoid: PartKind = {
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p, s) => ({ ...p, pullInVolts: p['pullInVolts']! * between(1.75, 2.2, s) }),
+      apply: (p, s) => ({ ...p, pullInVolts: p.pullInVolts * between(1.75, 2.2, s) }),
     },
     {
       id: 'pull-open',
@@ -85,15 +85,15 @@ export const solenoid: PartKind = {
     const { id, nodes } = context;
     const [a, b, s, earth] = [nodes['a']!, nodes['b']!, nodes['s']!, nodes['earth']!];
     return [
-      { type: 'resistor', id: `${id}.pull`, a: s, b, ohms: p['pullOhms']! },
-      { type: 'resistor', id: `${id}.hold`, a: s, b: earth, ohms: p['holdOhms']! },
+      { type: 'resistor', id: `${id}.pull`, a: s, b, ohms: p.pullOhms },
+      { type: 'resistor', id: `${id}.hold`, a: s, b: earth, ohms: p.holdOhms },
       {
         type: 'switch',
         id: `${id}.contacts`,
         a,
         b,
         closed: isIn(context),
-        onOhms: p['contactOhms']!,
+        onOhms: p.contactOhms,
         offOhms: OPEN_OHMS,
       },
     ];
@@ -101,7 +101,7 @@ export const solenoid: PartKind = {
 };
 
 /** A relay between the key and the solenoid's small terminal. Nodes: `a`, `b` its contact, `s` and `earth` its coil. */
-export const startRelay: PartKind = {
+export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms'> = {
   kind: 'start relay',
   plates: [
     {
@@ -145,14 +145,14 @@ export const startRelay: PartKind = {
   elements: (p, context) => {
     const { id, nodes } = context;
     return [
-      { type: 'resistor', id: `${id}.coil`, a: nodes['s']!, b: nodes['earth']!, ohms: p['coilOhms']! },
+      { type: 'resistor', id: `${id}.coil`, a: nodes['s']!, b: nodes['earth']!, ohms: p.coilOhms },
       {
         type: 'switch',
         id: `${id}.contact`,
         a: nodes['a']!,
         b: nodes['b']!,
         closed: isIn(context),
-        onOhms: p['contactOhms']!,
+        onOhms: p.contactOhms,
         offOhms: OPEN_OHMS,
       },
     ];

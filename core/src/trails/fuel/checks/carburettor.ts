@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
@@ -45,8 +46,8 @@ export const carburettorOutside: CheckMaker = (machine) => {
         cautions: ['fuel vapour', 'hot coil'],
       },
       ({ params }) => {
-        const boils = seen((params[C.float]!['boils'] ?? 0) > 0.5, 0.93);
-        const hot = (1 - boils) * seen((params[LINE]!['vapour'] ?? 0) > 0.5, 0.9);
+        const boils = seen((figuresAt(params, C.float).boils ?? 0) > 0.5, 0.93);
+        const hot = (1 - boils) * seen((figuresAt(params, LINE).vapour ?? 0) > 0.5, 0.9);
         return { 'dry and quiet': 1 - boils - hot, 'bubbles or drips inside': boils, 'hose too hot to hold': hot };
       },
     ),
@@ -87,8 +88,8 @@ export const carburettorOutside: CheckMaker = (machine) => {
         cautions: ['fuel vapour'],
       },
       ({ params }) => {
-        const open = seen(params[C.choke]!['closes']! < 0.5, 0.94);
-        const shut = (1 - open) * seen(params[C.choke]!['opens']! < 0.6, 0.94);
+        const open = seen(figuresAt(params, C.choke).closes < 0.5, 0.94);
+        const shut = (1 - open) * seen(figuresAt(params, C.choke).opens < 0.6, 0.94);
         return { 'closes and opens': 1 - open - shut, 'stays open': open, 'stays shut': shut };
       },
     ),
@@ -112,7 +113,7 @@ export const carburettorOutside: CheckMaker = (machine) => {
             },
             (scene) => {
               const filled = flowOf(feedOf(scene.params)) > 0;
-              const none = seen(scene.params[C.accelerator]!['squirts']! < 0.5 || !filled, 0.95);
+              const none = seen(figuresAt(scene.params, C.accelerator).squirts < 0.5 || !filled, 0.95);
               return { squirts: 1 - none, 'nothing or late': none };
             },
           ),
@@ -124,7 +125,7 @@ export const carburettorOutside: CheckMaker = (machine) => {
 /** Bowl and jets, opened. */
 export const carburettorInside: CheckMaker = (machine) => {
   if (!kindOf(machine)) return [];
-  const jet = (id: string, part: string, label: string) =>
+  const jet = (id: string, part: 'fuel-idle-jet' | 'fuel-main-jet', label: string) =>
     look(
       machine,
       {
@@ -140,7 +141,7 @@ export const carburettorInside: CheckMaker = (machine) => {
         opens: ['bowl off'],
       },
       ({ params }) => {
-        const blocked = seen(params[part]!['blocked']! > 0.3, 0.94);
+        const blocked = seen(figuresAt(params, part).blocked > 0.3, 0.94);
         return { clear: 1 - blocked, blocked };
       },
     );
@@ -162,8 +163,8 @@ export const carburettorInside: CheckMaker = (machine) => {
         opens: ['bowl off'],
       },
       ({ params }) => {
-        const heavy = seen((params[C.float]!['sinks'] ?? 0) > 0.5, 0.93);
-        const low = (1 - heavy) * seen(params[C.float]!['high']! < -0.2, 0.9);
+        const heavy = seen((figuresAt(params, C.float).sinks ?? 0) > 0.5, 0.93);
+        const low = (1 - heavy) * seen(figuresAt(params, C.float).high < -0.2, 0.9);
         return { 'light and level': 1 - heavy - low, heavy, 'set too low': low };
       },
     ),
@@ -182,9 +183,9 @@ export const carburettorInside: CheckMaker = (machine) => {
         opens: ['bowl off', 'fuel hose off'],
       },
       ({ params, machine: { fit } }) => {
-        const own = params[C.needle]!;
-        const shut = seen(own['squareMetres']! < 0.3e-6 * (0.5 + fit.litres), 0.95);
-        const leaks = (1 - shut) * seen(own['leakSquareMetres']! > 5e-8, 0.92);
+        const own = figuresAt(params, C.needle);
+        const shut = seen(own.squareMetres < 0.3e-6 * (0.5 + fit.litres), 0.95);
+        const leaks = (1 - shut) * seen(own.leakSquareMetres > 5e-8, 0.92);
         return { 'passes and holds': 1 - shut - leaks, 'never passes': shut, 'never holds': leaks };
       },
     ),

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { looking, type CautionId, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
@@ -51,7 +52,7 @@ export const fuelInTank: CheckMaker = (machine) =>
             look: true,
           },
           ({ params }) => {
-            const empty = seen(params[TANK]!['level']! < 0.05, 0.97);
+            const empty = seen(figuresAt(params, TANK).level < 0.05, 0.97);
             return { enough: 1 - empty, empty };
           },
         ),
@@ -75,11 +76,11 @@ export const fuelInTank: CheckMaker = (machine) =>
             minutes: 3,
           },
           ({ params }) => {
-            const tank = params[TANK]!;
-            const none = seen(tank['level']! < 0.05, 0.97);
-            const water = (1 - none) * seen(tank['water']! > 0.2, 0.96);
-            const oily = machine.fit.fuel?.mixed ? (1 - none - water) * seen((tank['oil'] ?? 0) > 0.3, 0.85) : 0;
-            const stale = (1 - none - water - oily) * seen(tank['light']! < 0.72, 0.9);
+            const tank = figuresAt(params, TANK);
+            const none = seen(tank.level < 0.05, 0.97);
+            const water = (1 - none) * seen(tank.water > 0.2, 0.96);
+            const oily = machine.fit.fuel?.mixed ? (1 - none - water) * seen((tank.oil ?? 0) > 0.3, 0.85) : 0;
+            const stale = (1 - none - water - oily) * seen(tank.light < 0.72, 0.9);
             return {
               ...(machine.fit.fuel?.mixed ? { 'thick with oil': oily } : {}),
               fresh: 1 - none - water - stale - oily,
@@ -103,7 +104,7 @@ export const fuelInTank: CheckMaker = (machine) =>
             minutes: 6,
           },
           ({ params }) => {
-            const hisses = seen(params[VENT]!['squareMetres']! < 1e-8, 0.95);
+            const hisses = seen(figuresAt(params, VENT).squareMetres < 1e-8, 0.95);
             return { hisses, 'no hiss': 1 - hisses };
           },
         ),
@@ -194,7 +195,7 @@ export const pumpPressures: CheckMaker = (machine) => {
         opens: ['fuel hose off'],
       },
       ({ params }) => {
-        const air = params[LINE]!['airShare'] ?? 0;
+        const air = figuresAt(params, LINE).airShare ?? 0;
         const feed = feedOf(params);
         const flows = logistic((flowOf(feed) / 2e-7 - 1) / 0.3);
         const bubbles = seen(air > 0.3 && air < 0.97, 0.9);
@@ -230,7 +231,7 @@ export const wayOpened: CheckMaker = (machine) =>
             opens: ['fuel hose off'],
           },
           ({ params, machine: { fit } }) => {
-            const blocked = seen(params[part]!['squareMetres']! < 0.5e-6 * (0.6 + fit.litres), 0.95);
+            const blocked = seen(figuresAt(params, part).squareMetres < 0.5e-6 * (0.6 + fit.litres), 0.95);
             return { clear: 1 - blocked, blocked };
           },
         ),

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import type { Check, CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -26,9 +27,9 @@ export const bulbAndPump: CheckMaker = (machine) => {
         },
         (scene) => {
           const { params } = scene;
-          const flat = seen(params[BULB]!['squareMetres']! < 3e-7 && params[BULB]!['holds']! > 0.5, 0.85);
-          const soft = (1 - flat) * seen(params[BULB]!['holds']! < 0.5, 0.85);
-          const fills = (params[LINE]!['airShare'] ?? 0) < 0.3 && params[TANK]!['level']! > 0.02;
+          const flat = seen(figuresAt(params, BULB).squareMetres < 3e-7 && figuresAt(params, BULB).holds > 0.5, 0.85);
+          const soft = (1 - flat) * seen(figuresAt(params, BULB).holds < 0.5, 0.85);
+          const fills = (figuresAt(params, LINE).airShare ?? 0) < 0.3 && figuresAt(params, TANK).level > 0.02;
           const never = (1 - flat - soft) * Math.max(seen(!fills, 0.9), 0.5 * scene.see('floods', KEY_OFF));
           return {
             'firm and stays': 1 - flat - soft - never,
@@ -60,7 +61,7 @@ export const bulbAndPump: CheckMaker = (machine) => {
           cautions: ['fuel vapour'],
         },
         ({ params }) => {
-          const silent = seen(params[PUMP]!['runs']! < 0.5, 0.96);
+          const silent = seen(figuresAt(params, PUMP).runs < 0.5, 0.96);
           return { ticks: 1 - silent, silent };
         },
       ),
@@ -80,7 +81,7 @@ export const bulbAndPump: CheckMaker = (machine) => {
           cautions: ['fuel vapour', 'battery'],
         },
         ({ params }) => {
-          const dark = seen((params[PUMP]!['noFeed'] ?? 0) > 0.5, 0.96);
+          const dark = seen((figuresAt(params, PUMP).noFeed ?? 0) > 0.5, 0.96);
           return { bright: 1 - dark, 'dark or dim': dark };
         },
       ),
@@ -103,7 +104,7 @@ export const bulbAndPump: CheckMaker = (machine) => {
           cautions: ['fuel vapour'],
         },
         ({ params }) => {
-          const petrol = seen(params[PUMP]!['inOil']! > 0.5, 0.9);
+          const petrol = seen(figuresAt(params, PUMP).inOil > 0.5, 0.9);
           return { 'only oil': 1 - petrol, 'smells of petrol': petrol };
         },
       ),
@@ -127,7 +128,7 @@ const pulseHose = (machine: Machine): Check =>
       cautions: ['fuel vapour'],
     },
     ({ params }) => {
-      const split = seen((params[PUMP]!['hoseSplit'] ?? 0) > 0.5, 0.92);
+      const split = seen((figuresAt(params, PUMP).hoseSplit ?? 0) > 0.5, 0.92);
       return { sound: 1 - split, 'split or off': split };
     },
   );

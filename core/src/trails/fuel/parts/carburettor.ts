@@ -1,6 +1,6 @@
 import { between, logBetween, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
-const hidden = (id: string, label: string, low: number, high: number): PlateSpec => ({
+const hidden = <Id extends string>(id: Id, label: string, low: number, high: number): PlateSpec<Id> => ({
   id,
   label,
   dimension: 'ratio',
@@ -9,7 +9,7 @@ const hidden = (id: string, label: string, low: number, high: number): PlateSpec
 });
 const clean = { id: 'clean', label: 'Strip and clean the carburettor', minutes: 60, money: 12 };
 
-export const needle: PartKind = {
+export const needle: PartKind<'squareMetres' | 'leakSquareMetres'> = {
   kind: 'needle and seat',
   plates: [
     {
@@ -28,7 +28,7 @@ export const needle: PartKind = {
       label: 'stuck shut',
       weight: 2,
       repair: 'renew',
-      apply: (p, s) => ({ ...p, squareMetres: p['squareMetres']! * logBetween(0.02, 1e-4, s) }),
+      apply: (p, s) => ({ ...p, squareMetres: p.squareMetres * logBetween(0.02, 1e-4, s) }),
     },
     {
       id: 'leaks',
@@ -41,7 +41,7 @@ export const needle: PartKind = {
   ],
   elements: () => [],
 };
-export const float: PartKind = {
+export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
   kind: 'float',
   plates: [hidden('high', 'Level over what it should be', -0.04, 0.04)],
   repairs: [
@@ -85,7 +85,7 @@ export const float: PartKind = {
   ],
   elements: () => [],
 };
-const jet = (kind: string, which: string, weight: number): PartKind => ({
+const jet = (kind: string, which: string, weight: number): PartKind<'blocked'> => ({
   kind,
   plates: [hidden('blocked', 'Share that is blocked', 0, 0.03)],
   repairs: [clean],
@@ -103,7 +103,7 @@ const jet = (kind: string, which: string, weight: number): PartKind => ({
 export const idleJet = jet('idle jet', 'its passages', 3);
 export const mainJet = jet('main jet', 'its passage', 1.5);
 
-export const choke: PartKind = {
+export const choke: PartKind<'closes' | 'opens'> = {
   kind: 'choke',
   plates: [
     hidden('closes', 'Whether it closes for a cold start', 1, 1),
@@ -129,7 +129,7 @@ export const choke: PartKind = {
   elements: () => [],
 };
 
-export const accelerator: PartKind = {
+export const accelerator: PartKind<'squirts'> = {
   kind: 'accelerator pump',
   plates: [hidden('squirts', 'Whether it squirts', 1, 1)],
   repairs: [{ id: 'renew', label: 'Renew the accelerator pump’s diaphragm or leather', minutes: 30, money: 9 }],

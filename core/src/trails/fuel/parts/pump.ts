@@ -2,6 +2,8 @@ import { between, type FaultMode, type PartKind } from '../../../machine/part.ts
 import type { Fit } from '../../../schema/fit.ts';
 import { drinks } from '../feeding.ts';
 
+type PumpFigure = 'pascals' | 'fluidOhms' | 'inOil' | 'runs';
+type PumpFault = FaultMode<PumpFigure, 'noFeed' | 'hoseSplit'>;
 type Pumped = 'mechanical' | 'electric' | 'pulse' | 'bulb';
 /** Pressure against a shut needle, pascal: 14–35 kPa mechanical, 14–30 electric, 5–20 by the crankcase (REFERENCE). */
 const PRESSES: Readonly<Record<Pumped, { low: number; high: number }>> = {
@@ -20,17 +22,21 @@ const weak = (
   weight: number,
   from: number,
   to: number,
-  more: Partial<FaultMode> = {},
-): FaultMode => ({
+  more: Partial<PumpFault> = {},
+): PumpFault => ({
   id,
   label,
   weight,
   repair: 'renew',
-  apply: (p, s) => ({ ...p, pascals: p['pascals']! * between(from, to, s) }),
+  apply: (p, s) => ({ ...p, pascals: p.pascals * between(from, to, s) }),
   ...more,
 });
 
-const pump = (kind: string, faults: PartKind['faults'], money: number): PartKind => ({
+const pump = (
+  kind: string,
+  faults: readonly PumpFault[],
+  money: number,
+): PartKind<PumpFigure, 'noFeed' | 'hoseSplit'> => ({
   kind,
   plates: [
     { id: 'pascals', label: 'Pressure', dimension: 'pressure', typical: pressureOf },
@@ -67,7 +73,7 @@ export const mechanicalPump = pump(
   'mechanical fuel pump',
   [
     weak('torn', 'its diaphragm torn: fuel runs into the oil', 2, 0.25, 0.03, {
-      apply: (p, s) => ({ ...p, pascals: p['pascals']! * between(0.25, 0.03, s), inOil: 1 }),
+      apply: (p, s) => ({ ...p, pascals: p.pascals * between(0.25, 0.03, s), inOil: 1 }),
     }),
     weak('worn', 'its valves or its push-rod worn', 2, 0.3, 0.08),
   ],
@@ -103,7 +109,7 @@ export const pulsePump = pump(
     weak('hose', 'its pulse hose split or off', 1.5, 0.15, 0, {
       repair: 'hose',
       comesWith: 'shaking',
-      apply: (p, s) => ({ ...p, pascals: p['pascals']! * between(0.15, 0, s), hoseSplit: 1 }),
+      apply: (p, s) => ({ ...p, pascals: p.pascals * between(0.15, 0, s), hoseSplit: 1 }),
     }),
   ],
   35,

@@ -1,13 +1,13 @@
-import { between, logBetween, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+import { between, logBetween, type Figures, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
 
-const hidden = (
-  id: string,
+const hidden = <Id extends string>(
+  id: Id,
   label: string,
   dimension: PlateSpec['dimension'],
   low: number,
   high: number,
-): PlateSpec => ({
+): PlateSpec<Id> => ({
   id,
   label,
   dimension,
@@ -16,7 +16,7 @@ const hidden = (
 });
 /** Free area of a tap, hose or filter of such an engine: it gives about three times what full load drinks. */
 export const freeArea = (fit: Fit) => ({ low: 3.5e-6 * (0.6 + fit.litres), high: 5e-6 * (0.6 + fit.litres) });
-const area = (label: string): PlateSpec => ({
+const area = (label: string): PlateSpec<'squareMetres'> => ({
   id: 'squareMetres',
   label,
   dimension: 'ratio',
@@ -27,7 +27,7 @@ const area = (label: string): PlateSpec => ({
 const headOf = (fit: Fit): { low: number; high: number } =>
   fit.fuel?.kind === 'gravity' ? { low: 0.25, high: 0.5 } : { low: -0.6, high: -0.3 };
 
-export const tank: PartKind = {
+export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicMetres', 'oil'> = {
   kind: 'fuel tank',
   plates: [
     hidden('level', 'Share that is full', 'ratio', 0.3, 0.9),
@@ -73,13 +73,13 @@ export const tank: PartKind = {
       weight: 2,
       repair: 'drain',
       // Two or three times the oil is so much less petrol, and it does not burn.
-      apply: (p, s) => ({ ...p, oil: between(0.5, 1, s), light: p['light']! * between(0.9, 0.8, s) }),
+      apply: (p, s) => ({ ...p, oil: between(0.5, 1, s), light: p.light * between(0.9, 0.8, s) }),
     },
   ],
   elements: () => [],
 };
 
-export const vent: PartKind = {
+export const vent: PartKind<'squareMetres'> = {
   kind: 'tank vent',
   plates: [hidden('squareMetres', 'Free area', 'ratio', 0.6e-6, 2e-6)],
   repairs: [{ id: 'clear', label: 'Clear the tank’s vent', minutes: 10, money: 0 }],
@@ -95,22 +95,25 @@ export const vent: PartKind = {
   elements: () => [],
 };
 
-const blocked = (weight: number, repair: string, label = 'blocked'): FaultMode => ({
+const blocked = (weight: number, repair: string, label = 'blocked') => ({
   id: 'blocked',
   label,
   weight,
   repair,
-  apply: (p, s) => ({ ...p, squareMetres: p['squareMetres']! * logBetween(0.06, 0.002, s) }),
+  apply: <F extends Figures<'squareMetres'>>(p: F, s: number): F => ({
+    ...p,
+    squareMetres: p.squareMetres * logBetween(0.06, 0.002, s),
+  }),
 });
 
-export const tap: PartKind = {
+export const tap: PartKind<'squareMetres'> = {
   kind: 'fuel tap',
   plates: [area('Free area')],
   repairs: [{ id: 'clean', label: 'Clean tap and strainer', minutes: 25, money: 2 }],
   faults: [blocked(2, 'clean', 'shut, or its strainer blocked')],
   elements: () => [],
 };
-export const line: PartKind = {
+export const line: PartKind<'squareMetres' | 'airShare', 'vapour'> = {
   kind: 'fuel line',
   plates: [area('Free area'), hidden('airShare', 'Share of air that it sucks', 'ratio', 0, 0)],
   repairs: [
@@ -138,14 +141,14 @@ export const line: PartKind = {
   ],
   elements: () => [],
 };
-export const filter: PartKind = {
+export const filter: PartKind<'squareMetres'> = {
   kind: 'fuel filter',
   plates: [area('Free area')],
   repairs: [{ id: 'renew', label: 'Renew the fuel filter', minutes: 10, money: 6 }],
   faults: [blocked(2.5, 'renew')],
   elements: () => [],
 };
-export const bulb: PartKind = {
+export const bulb: PartKind<'squareMetres' | 'holds'> = {
   kind: 'primer bulb',
   plates: [area('Free area'), hidden('holds', 'Whether its valves hold', 'ratio', 1, 1)],
   repairs: [{ id: 'renew', label: 'Renew the primer bulb', minutes: 12, money: 18 }],
@@ -157,7 +160,7 @@ export const bulb: PartKind = {
       weight: 1.5,
       repair: 'renew',
       // What stood in the line runs back to the tank: it has to be lifted anew.
-      apply: (p, s) => ({ ...p, holds: 0, squareMetres: p['squareMetres']! * between(0.05, 0.025, s) }),
+      apply: (p, s) => ({ ...p, holds: 0, squareMetres: p.squareMetres * between(0.05, 0.025, s) }),
     },
   ],
   elements: () => [],

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const lookClamps: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const bad = (id: string) => seen(scene.params[id]!['ohms']! > 0.003, 0.8);
+        const bad = (id: 'live-clamp' | 'strap') => seen(figuresAt(scene.params, id).ohms > 0.003, 0.8);
         const [clamp, strap] = [bad('live-clamp'), bad('strap')];
         return { 'clamp bad': clamp, 'strap bad': strap * (1 - clamp), sound: (1 - clamp) * (1 - strap) };
       },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { hasPart, KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -15,9 +16,9 @@ export const lookFuse: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const fuse = scene.params['fuse']!;
-              const blown = seen(fuse['ohms']! > 1, 0.95);
-              const holder = seen(fuse['holderOhms']! > 0.5, 0.6);
+              const fuse = figuresAt(scene.params, 'fuse');
+              const blown = seen(fuse.ohms > 1, 0.95);
+              const holder = seen(fuse.holderOhms > 0.5, 0.6);
               return { blown, 'holder corroded': holder * (1 - blown), whole: (1 - blown) * (1 - holder) };
             },
           },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, switching, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,8 +14,8 @@ export const lookWires: CheckMaker = (machine) => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const bad = (id: string) =>
-          seen(scene.params[id]!['ohms']! > 0.5, 0.45) + seen(scene.params[id]!['earthOhms']! < 1e3, 0.4);
+        const bad = (id: 'feed' | 'coil-feed' | 'coil-minus') =>
+          seen(figuresAt(scene.params, id).ohms > 0.5, 0.45) + seen(figuresAt(scene.params, id).earthOhms < 1e3, 0.4);
         const [feed, coil, points] = [bad('feed'), bad('coil-feed'), bad('coil-minus')].map((p) => Math.min(p, 0.9));
         const [f, c, p] = [feed!, coil! * (1 - feed!), points! * (1 - feed!) * (1 - coil!)];
         return {

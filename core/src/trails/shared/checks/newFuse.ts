@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { hasPart, looking, type CheckMaker } from '../../../machine/check.ts';
 import { CRANKING, KEY_ON_CLOSED } from '../../../machine/state.ts';
 import type { MachineState } from '../../../machine/part.ts';
@@ -32,7 +33,7 @@ export const newFuse: CheckMaker = (machine) =>
           (scene) => {
             const melts = (state: MachineState) => {
               const amps = Math.abs(scene.solve(state).amps('fuse'));
-              const most = meltingAmps(scene.params['fuse']!['ratedAmps']!);
+              const most = meltingAmps(figuresAt(scene.params, 'fuse').ratedAmps);
               return logistic(Math.log(Math.max(amps, 1e-6) / most) / SPREAD);
             };
             const [atOnce, cranked] = [melts(ON), melts(CRANKED)];

@@ -1,13 +1,13 @@
-import { inLine, logBetween, OPEN_OHMS, type FaultMode, type PartKind } from '../../../machine/part.ts';
+import { inLine, logBetween, OPEN_OHMS, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
-const ohms = (low: number, high: number, hidden: boolean) => ({
+const ohms = (low: number, high: number, hidden: boolean): PlateSpec<'ohms'> => ({
   id: 'ohms',
   label: 'Resistance',
-  dimension: 'resistance' as const,
+  dimension: 'resistance',
   typical: () => ({ low, high }),
   ...(hidden ? { hidden } : {}),
 });
-const failing = (repair: string): FaultMode[] => [
+const failing = (repair: string): FaultMode<'ohms'>[] => [
   {
     id: 'open',
     label: 'open inside',
@@ -22,11 +22,11 @@ const failing = (repair: string): FaultMode[] => [
     weight: 2,
     repair,
     comesWith: 'shaking',
-    apply: (p, s) => ({ ...p, ohms: p['ohms']! + logBetween(0.6, 120, s) }),
+    apply: (p, s) => ({ ...p, ohms: p.ohms + logBetween(0.6, 120, s) }),
   },
 ];
 /** Something that an earlier owner put into the feed: a box, a relay's contacts, an alarm. */
-export const addedBox: PartKind = {
+export const addedBox: PartKind<'ohms'> = {
   kind: 'added box',
   plates: [ohms(0.02, 0.12, true)],
   repairs: [{ id: 'remove', label: 'Take out what was added and join the wire', minutes: 15, money: 3 }],
@@ -35,10 +35,10 @@ export const addedBox: PartKind = {
 };
 
 /** A resistor that an earlier owner put in: sound, it still takes volts from the coil. */
-export const addedResistor: PartKind = { ...addedBox, kind: 'added resistor', plates: [ohms(0.8, 1.6, false)] };
+export const addedResistor: PartKind<'ohms'> = { ...addedBox, kind: 'added resistor', plates: [ohms(0.8, 1.6, false)] };
 
 /** Neutral, seat or tether switch in the feed. */
-export const interlock: PartKind = {
+export const interlock: PartKind<'ohms'> = {
   kind: 'interlock switch',
   plates: [ohms(0.01, 0.06, true)],
   repairs: [{ id: 'replace', label: 'Replace or set the interlock switch', minutes: 20, money: 18 }],
@@ -47,7 +47,7 @@ export const interlock: PartKind = {
 };
 
 /** Capacitor against radio noise on the coil's feed; shorted, it blows the fuse as a chafed wire does. */
-export const suppressor: PartKind = {
+export const suppressor: PartKind<'farads' | 'leakOhms'> = {
   kind: 'suppression capacitor',
   plates: [
     {
@@ -77,7 +77,7 @@ export const suppressor: PartKind = {
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'capacitor', id, a: nodes['a']!, b: nodes['b']!, farads: p['farads']! },
-    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: nodes['b']!, ohms: p['leakOhms']! },
+    { type: 'capacitor', id, a: nodes['a']!, b: nodes['b']!, farads: p.farads },
+    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: nodes['b']!, ohms: p.leakOhms },
   ],
 };

@@ -4,7 +4,7 @@ import { between, type PartKind } from '../../../machine/part.ts';
 const TAKES_OHMS = 0.4;
 
 /** Resting volts against charge at 25 °C: 12.7 full … 11.8 flat; halved for six volts. */
-export const battery: PartKind = {
+export const battery: PartKind<'restVolts' | 'ohms', 'chargeOhms'> = {
   kind: 'battery',
   plates: [
     {
@@ -38,7 +38,7 @@ export const battery: PartKind = {
         // Where it is told that it should have been charged, a flat one is found before it is spoilt.
         restVolts: (fit.volts * (fit.charge ? between(12, 11.3, s) : between(11.9, 10.8, s))) / 12,
         // Where the starter is told, a battery that is as flat as its owner says hardly turns it.
-        ohms: p['ohms']! * (fit.crank ? between(2.5, 9, s) : between(1.5, 3, s)),
+        ohms: p.ohms * (fit.crank ? between(2.5, 9, s) : between(1.5, 3, s)),
       }),
     },
     {
@@ -46,7 +46,7 @@ export const battery: PartKind = {
       label: 'collapses under load',
       weight: 3,
       repair: 'replace',
-      apply: (p, s, fit) => ({ ...p, ohms: p['ohms']! * (fit.crank ? between(5, 16, s) : between(4, 9, s)) }),
+      apply: (p, s, fit) => ({ ...p, ohms: p.ohms * (fit.crank ? between(5, 16, s) : between(4, 9, s)) }),
     },
     {
       id: 'sulphated',
@@ -57,7 +57,7 @@ export const battery: PartKind = {
         ...p,
         restVolts: fit.volts * (between(12.1, 11.7, s) / 12),
         chargeOhms: (between(2, 6, s) * fit.volts) / 12,
-        ohms: p['ohms']! * between(2, 4, s),
+        ohms: p.ohms * between(2, 4, s),
       }),
     },
     {
@@ -67,23 +67,23 @@ export const battery: PartKind = {
       repair: 'replace',
       apply: (p, s, fit) => ({
         ...p,
-        restVolts: p['restVolts']! - between(1.7, 2.1, s),
-        ohms: p['ohms']! * between(2.5, 6, s) * (12 / Math.max(12, fit.volts)),
+        restVolts: p.restVolts - between(1.7, 2.1, s),
+        ohms: p.ohms * between(2.5, 6, s) * (12 / Math.max(12, fit.volts)),
       }),
     },
   ],
   // Node a is the live post, b the earth post. Current flows out of the live post on either polarity.
   elements: (p, { id, nodes, fit, state }) => {
     const sign = fit.earth === 'positive' ? -1 : 1;
-    const emf = p['restVolts']! * sign;
+    const emf = p.restVolts * sign;
     if (fit.charge && state.key === 'run') {
-      const chargeOhms = p['chargeOhms'] ?? (TAKES_OHMS * fit.volts) / 12;
+      const chargeOhms = p.chargeOhms ?? (TAKES_OHMS * fit.volts) / 12;
       const [a, b] = [nodes['a']!, nodes['b']!];
-      return [{ type: 'accumulator', id, a, b, sign, restVolts: p['restVolts']!, ohms: p['ohms']!, chargeOhms }];
+      return [{ type: 'accumulator', id, a, b, sign, restVolts: p.restVolts, ohms: p.ohms, chargeOhms }];
     }
     return [
       { type: 'voltage', id: `${id}.emf`, a: `${id}:emf`, b: nodes['b']!, volts: emf },
-      { type: 'resistor', id: `${id}.inside`, a: `${id}:emf`, b: nodes['a']!, ohms: p['ohms']! },
+      { type: 'resistor', id: `${id}.inside`, a: `${id}:emf`, b: nodes['a']!, ohms: p.ohms },
     ];
   },
 };

@@ -1,4 +1,4 @@
-import { inLine, deadShort, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { inLine, deadShort, logBetween, OPEN_OHMS, type Figures, type PartKind } from '../../../machine/part.ts';
 
 /** Leak of sound insulation, ohms. */
 const SOUND_INSULATION = { low: 1e8, high: 1e9 };
@@ -11,11 +11,11 @@ const broken = (weight: number) =>
     byHand: true,
     repair: 'remake',
     comesWith: 'shaking',
-    apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
-  }) as const satisfies PartKind['faults'][number];
+    apply: <F extends Figures<'ohms'>>(p: F): F => ({ ...p, ohms: OPEN_OHMS }),
+  }) as const;
 
 /** A wire and its two ends: open, corroded, or chafed through to earth. */
-export const wire: PartKind = {
+export const wire: PartKind<'ohms' | 'earthOhms'> = {
   kind: 'wire',
   plates: [
     {
@@ -50,14 +50,14 @@ export const wire: PartKind = {
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms },
     // Bare at its middle: measured from the far end, as a chafe under a clip mostly is.
-    { type: 'resistor', id: `${id}.earth`, a: nodes['b']!, b: nodes['earth'] ?? '0', ohms: p['earthOhms']! },
+    { type: 'resistor', id: `${id}.earth`, a: nodes['b']!, b: nodes['earth'] ?? '0', ohms: p.earthOhms },
   ],
 };
 
 /** A clamp or strap that carries the starter's current. */
-export const heavyJoint: PartKind = {
+export const heavyJoint: PartKind<'ohms'> = {
   kind: 'heavy joint',
   plates: [
     {
@@ -83,7 +83,7 @@ export const heavyJoint: PartKind = {
 };
 
 /** The distributor body's way to the engine: a pigtail and the clamp. */
-export const bodyEarth: PartKind = {
+export const bodyEarth: PartKind<'ohms'> = {
   kind: 'body earth',
   plates: [
     {

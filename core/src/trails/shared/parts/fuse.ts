@@ -1,6 +1,6 @@
 import { logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 
-export const fuse: PartKind = {
+export const fuse: PartKind<'ratedAmps' | 'ohms' | 'holderOhms'> = {
   kind: 'fuse',
   exchanged: true,
   plates: [
@@ -36,8 +36,8 @@ export const fuse: PartKind = {
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'resistor', id: `${id}.holder`, a: nodes['a']!, b: `${id}:clip`, ohms: p['holderOhms']! },
-    { type: 'resistor', id, a: `${id}:clip`, b: nodes['b']!, ohms: p['ohms']! },
+    { type: 'resistor', id: `${id}.holder`, a: nodes['a']!, b: `${id}:clip`, ohms: p.holderOhms },
+    { type: 'resistor', id, a: `${id}:clip`, b: nodes['b']!, ohms: p.ohms },
   ],
 };
 

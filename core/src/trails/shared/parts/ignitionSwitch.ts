@@ -1,6 +1,6 @@
 import { logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 
-export const ignitionSwitch: PartKind = {
+export const ignitionSwitch: PartKind<'ohms', 'staysOn'> = {
   kind: 'ignition switch',
   plates: [
     {
@@ -44,8 +44,8 @@ export const ignitionSwitch: PartKind = {
       id,
       a: nodes['a']!,
       b: nodes['b']!,
-      closed: (state.key !== 'off' && state.at?.[id] !== 'out') || (p['staysOn'] ?? 0) > 0.5,
-      onOhms: p['ohms']!,
+      closed: (state.key !== 'off' && state.at?.[id] !== 'out') || (p.staysOn ?? 0) > 0.5,
+      onOhms: p.ohms,
       offOhms: OPEN_OHMS,
     },
   ],

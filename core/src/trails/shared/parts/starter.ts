@@ -1,7 +1,7 @@
 import type { PartKind } from '../../../machine/part.ts';
 
 /** The starter as the ignition feels it: a load that pulls the battery down while cranking. */
-export const starter: PartKind = {
+export const starter: PartKind<'ohms'> = {
   kind: 'starter',
   plates: [
     {
@@ -15,11 +15,11 @@ export const starter: PartKind = {
   repairs: [],
   faults: [],
   elements: (p, { id, nodes, state }) =>
-    state.key === 'crank' ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! }] : [],
+    state.key === 'crank' ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms }] : [],
 };
 
 /** The warning lamp on the dash: fed by the switch, earthed through the engine. */
-export const warningLamp: PartKind = {
+export const warningLamp: PartKind<'watts'> = {
   kind: 'warning lamp',
   plates: [
     { id: 'watts', label: 'Lamp power', dimension: 'ratio', typical: () => ({ low: 2, high: 2.4 }), hidden: true },
@@ -32,7 +32,7 @@ export const warningLamp: PartKind = {
       id,
       a: nodes['a']!,
       b: nodes['b']!,
-      hotOhms: fit.volts ** 2 / p['watts']!,
+      hotOhms: fit.volts ** 2 / p.watts,
       ratedVolts: fit.volts,
     },
   ],

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_ON_OPEN, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -15,8 +16,8 @@ export const checkLamp: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const silent = seen(scene.params['computer']!['dead']! > 0.5, 0.7);
-        const untold = seen(scene.params['module']!['untold']! > 0.5, 0.9) * (1 - silent);
+        const silent = seen(figuresAt(scene.params, 'computer').dead > 0.5, 0.7);
+        const untold = seen(figuresAt(scene.params, 'module').untold > 0.5, 0.9) * (1 - silent);
         return { 'lamp does not light': silent, 'code for the trigger': untold, 'no code': 1 - silent - untold };
       },
     },

@@ -1,3 +1,4 @@
+import { figuresAt, needed } from '../../../machine/figures.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
@@ -11,7 +12,10 @@ export const coilAirGap: CheckMaker = (machine) =>
     touch: 'Slide a feeler of brass or card between the laminations and the flywheel.',
     watch: 'Alike on both feet; no rubbing marks.',
     instrument: 'feeler gauge',
-    probe: { kind: 'figure', value: (scene) => scene.params[idOf('coil', n)]!['airGapMetres']! },
+    probe: {
+      kind: 'figure',
+      value: (scene) => needed(figuresAt(scene.params, idOf('coil', n)).airGapMetres, 'airGapMetres'),
+    },
     state: KEY_OFF,
     figure: `${idOf('coil', n)}.airGapMetres`,
     needs: [idOf('coil', n), idOf('points', n), 'flywheel'],

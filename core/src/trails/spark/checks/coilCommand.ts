@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
 import { CRANKING, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -15,8 +16,8 @@ export const coilCommand: CheckMaker = (machine) =>
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const { untold, dead } = scene.params['computer'] as { untold: number; dead: number };
-        const silent = untold > 0.5 || dead > 0.5 || scene.params[idOf('command', n)]!['ohms']! > 1e4;
+        const { untold, dead } = figuresAt(scene.params, 'computer');
+        const silent = untold > 0.5 || dead > 0.5 || figuresAt(scene.params, idOf('command', n)).ohms > 1e4;
         const still = seen(silent, 0.96);
         return { 'does not pulse': still, pulses: 1 - still };
       },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { CRANKING, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -15,7 +16,7 @@ export const commandSignal: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const steady = seen(scene.params['module']!['untold']! > 0.5, 0.96);
+        const steady = seen(figuresAt(scene.params, 'module').untold > 0.5, 0.96);
         return { 'does not pulse': steady, pulses: 1 - steady };
       },
     },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 export const condenserCapacitance: CheckMaker = () => [
@@ -9,7 +10,7 @@ export const condenserCapacitance: CheckMaker = () => [
     touch: 'Red to its wire, black to its case.',
     watch: 'Too small pits one contact, too large the other.',
     instrument: 'capacitance meter',
-    probe: { kind: 'figure', value: (scene) => scene.params['condenser']!['farads']! },
+    probe: { kind: 'figure', value: (scene) => figuresAt(scene.params, 'condenser').farads },
     state: KEY_OFF,
     needs: ['condenser'],
     minutes: 0.8,

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const flywheelKey: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const sheared = seen(scene.params['flywheel']!['slipDegrees']! > 5, 0.99);
+        const sheared = seen(figuresAt(scene.params, 'flywheel').slipDegrees > 5, 0.99);
         return { sheared, whole: 1 - sheared };
       },
     },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const impulseSnap: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const silent = seen(scene.params['impulse']!['stuck']! > 0.5, 0.97);
+        const silent = seen(figuresAt(scene.params, 'impulse').stuck > 0.5, 0.97);
         return { 'no snap': silent, 'it snaps': 1 - silent };
       },
     },

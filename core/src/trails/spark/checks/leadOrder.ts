@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, looking, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -20,7 +21,7 @@ export const leadOrderLook: CheckMaker = () => [
       look: true,
     },
     (scene) => {
-      const swapped = seen(scene.params['lead-order']!['swapped']! > 0, 0.95);
+      const swapped = seen(figuresAt(scene.params, 'lead-order').swapped > 0, 0.95);
       return { 'two swapped': swapped, 'in order': 1 - swapped };
     },
   ),

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { idOf } from '../../../machine/numbered.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { CRANKING, SPARK_CAUTIONS, type CheckMaker } from '../../../machine/check.ts';
@@ -26,7 +27,7 @@ export const leadsInTheDark: CheckMaker = (machine) => [
         for (let i = 1; i <= machine.fit.cylinders; i++) {
           const { availableVolts } = scene.spark('plug lead', CRANKING, i);
           const driven = logistic((availableVolts - GLOWS_FROM) / 300);
-          const leaks = scene.params[idOf('lead', i)]!['shuntOhms']! < GLOWS;
+          const leaks = figuresAt(scene.params, idOf('lead', i)).shuntOhms < GLOWS;
           // False alarms are spread over all of them.
           const glows = leaks ? seen(true, 0.85) * driven : 0.02 / machine.fit.cylinders;
           shares[`lead ${i} leaks`] = glows * sound;

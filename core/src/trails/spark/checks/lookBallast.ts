@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { hasPart, KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -15,7 +16,7 @@ export const lookBallast: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const ohms = scene.params['ballast']!['ohms']!;
+              const ohms = figuresAt(scene.params, 'ballast').ohms;
               const [bypassed, burnt] = [seen(ohms < 0.3, 0.8), seen(ohms > 1e6, 0.4)];
               return { bypassed, burnt: burnt * (1 - bypassed), fitted: (1 - bypassed) * (1 - burnt) };
             },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,10 +14,10 @@ export const lookCap: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const cap = scene.params['cap']!;
-        const tracked = seen((cap['tracked'] ?? 0) > 0.5, 0.8);
-        const damp = seen((cap['wet'] ?? 0) > 0.5, 0.9) * (1 - tracked);
-        const brush = seen(cap['gapVolts']! > 3000, 0.97) * (1 - tracked - damp);
+        const cap = figuresAt(scene.params, 'cap');
+        const tracked = seen((cap.tracked ?? 0) > 0.5, 0.8);
+        const damp = seen((cap.wet ?? 0) > 0.5, 0.9) * (1 - tracked);
+        const brush = seen(cap.gapVolts > 3000, 0.97) * (1 - tracked - damp);
         return { tracked, damp, 'brush gone': brush, sound: 1 - tracked - damp - brush };
       },
     },

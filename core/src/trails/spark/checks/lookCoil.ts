@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 import { PARTS } from '../parts/index.ts';
@@ -21,10 +22,13 @@ export const lookCoil: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const swapped = seen(scene.params['coil']!['reversed']! > 0.5, 0.9);
+        const swapped = seen(figuresAt(scene.params, 'coil').reversed > 0.5, 0.9);
         const [low, high] = coilBand(scene.machine.fit);
-        const ohms = scene.params['coil']!['primaryOhms']!;
-        const wrong = seen(ohms < 1e6 && scene.params['coil']!['henries']! > 2e-3 && (ohms < low || ohms > high), 0.75);
+        const ohms = figuresAt(scene.params, 'coil').primaryOhms;
+        const wrong = seen(
+          ohms < 1e6 && figuresAt(scene.params, 'coil').henries > 2e-3 && (ohms < low || ohms > high),
+          0.75,
+        );
         return {
           'leads swapped': swapped,
           'wrong type': wrong * (1 - swapped),

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { hasPart, KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -24,7 +25,7 @@ export const lookConnectors: CheckMaker = (machine) => {
           const shares: Record<string, number> = {};
           let sound = 1;
           for (const [part, what] of lines) {
-            const bad = seen(scene.params[part]!['ohms']! > 100, 0.85);
+            const bad = seen(figuresAt(scene.params, part).ohms > 100, 0.85);
             shares[`${what} is bad`] = bad * sound;
             sound *= 1 - bad;
           }

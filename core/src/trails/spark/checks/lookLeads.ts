@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const lookLeads: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const damp = seen((scene.params['cap']!['wet'] ?? 0) > 0.5, 0.75);
+        const damp = seen((figuresAt(scene.params, 'cap').wet ?? 0) > 0.5, 0.75);
         return { damp, 'dry and clean': 1 - damp };
       },
     },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -15,7 +16,7 @@ export const lookOwnPoints: CheckMaker = (machine) =>
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const burnt = seen(scene.params[idOf('points', n)]!['ohms']! > 0.4, 0.95);
+        const burnt = seen(figuresAt(scene.params, idOf('points', n)).ohms > 0.4, 0.95);
         return { 'burnt or dirty': burnt, clean: 1 - burnt };
       },
     },

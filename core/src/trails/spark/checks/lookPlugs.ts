@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { plugPicture } from '../../../engine/plugPicture.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { idOf } from '../../../machine/numbered.ts';
@@ -16,14 +17,14 @@ const MISTAKEN = 0.003;
 /** Chances of the words: what is wrong with the plugs themselves, and what the engine has done to them. */
 function seesPlugs(scene: Scene): Record<string, number> {
   const { cylinders } = scene.machine.fit;
-  const set = scene.params['plugs']!;
-  const own = Array.from({ length: cylinders }, (_, i) => scene.params[idOf('plug', i + 1)]!);
+  const set = figuresAt(scene.params, 'plugs');
+  const own = Array.from({ length: cylinders }, (_, i) => figuresAt(scene.params, idOf('plug', i + 1)));
   const done = plugPicture(scene);
-  const fouled = own.map((p) => (p['shuntOhms']! < FOULED_OHMS ? SEEN_ALONE : MISTAKEN));
+  const fouled = own.map((p) => (p.shuntOhms < FOULED_OHMS ? SEEN_ALONE : MISTAKEN));
   const wet = ofSeveral(done.wet.map((v, i) => 1 - (1 - v) * (1 - fouled[i]!)));
   const oily = ofSeveral(done.oily.map((v) => v + MISTAKEN));
-  const wide = own.map((p) => (p['gapMetres']! > WIDE_METRES ? SEEN_ALONE : MISTAKEN));
-  const foul = set['shuntOhms']! < FOULED_OHMS ? 0.97 : 0.015;
+  const wide = own.map((p) => (p.gapMetres > WIDE_METRES ? SEEN_ALONE : MISTAKEN));
+  const foul = set.shuntOhms < FOULED_OHMS ? 0.97 : 0.015;
   const drowned = 1 - (1 - done.allWet) * (1 - foul);
   // One look gives one word: what strikes first goes first.
   let left = 1;
@@ -48,7 +49,7 @@ function seesPlugs(scene: Scene): Record<string, number> {
         ? [give(SOME_WET, Math.max(0, 1 - wet.none - wet.all - wet.alone.reduce((a, b) => a + b, 0)))]
         : []),
     );
-  after(give(allWide, set['extraGap']! > WIDER_METRES ? 0.95 : 0.015));
+  after(give(allWide, set.extraGap > WIDER_METRES ? 0.95 : 0.015));
   after(give(allPlugs('white'), done.allWhite + 0.01));
   shares[allPlugs('dry')] = Math.max(0, left);
   return shares;

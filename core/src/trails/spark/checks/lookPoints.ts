@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const lookPoints: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const burnt = seen(scene.params['points']!['ohms']! > 0.4, 0.95);
+        const burnt = seen(figuresAt(scene.params, 'points').ohms > 0.4, 0.95);
         return { 'burnt or dirty': burnt, clean: 1 - burnt };
       },
     },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,9 +14,9 @@ export const lookRotor: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const rotor = scene.params['rotor']!;
-        const through = seen(rotor['flashVolts']! < 10e3, 0.35);
-        const tip = seen(rotor['gapVolts']! > 6e3, 0.97) * (1 - through);
+        const rotor = figuresAt(scene.params, 'rotor');
+        const through = seen(rotor.flashVolts < 10e3, 0.35);
+        const tip = seen(rotor.gapVolts > 6e3, 0.97) * (1 - through);
         return { 'burnt through': through, 'tip or spring gone': tip, sound: 1 - through - tip };
       },
     },

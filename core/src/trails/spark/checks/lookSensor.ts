@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const lookSensor: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const dirty = seen((scene.params['sensor']!['dirty'] ?? 0) > 0.5, 0.92);
+        const dirty = seen((figuresAt(scene.params, 'sensor').dirty ?? 0) > 0.5, 0.92);
         return { 'dirty or out of place': dirty, 'clean and clear': 1 - dirty };
       },
     },

@@ -1,4 +1,5 @@
-import { partsOf } from '../../../machine/numbered.ts';
+import { figuresAt } from '../../../machine/figures.ts';
+import { idsOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -14,17 +15,17 @@ export const lookStop: CheckMaker = (machine) => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const held = seen(scene.params['stop-switch']!['earthOhms']! < 1e3, 0.6);
-        const wires = partsOf(machine, 'stop-wire');
+        const held = seen(figuresAt(scene.params, 'stop-switch').earthOhms < 1e3, 0.6);
+        const wires = idsOf(machine, 'stop-wire');
         const rubbed =
           seen(
-            wires.some((w) => scene.params[w.id]!['earthOhms']! < 1e3),
+            wires.some((w) => figuresAt(scene.params, w).earthOhms < 1e3),
             0.5,
           ) *
           (1 - held);
         const off =
           seen(
-            wires.some((w) => scene.params[w.id]!['ohms']! > 1e4),
+            wires.some((w) => figuresAt(scene.params, w).ohms > 1e4),
             0.6,
           ) *
           (1 - held - rubbed);

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const magnetPull: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const soft = seen(scene.params['magnet-rotor']!['strength']! < 0.7, 0.85);
+        const soft = seen(figuresAt(scene.params, 'magnet-rotor').strength < 0.7, 0.85);
         return { 'soft all round': soft, 'two hard places': 1 - soft };
       },
     },

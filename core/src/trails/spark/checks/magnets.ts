@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const magnets: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const weak = seen(scene.params['flywheel']!['strength']! < 0.75, 0.8);
+        const weak = seen(figuresAt(scene.params, 'flywheel').strength < 0.75, 0.8);
         return { 'weak or loose': weak, 'all pull alike': 1 - weak };
       },
     },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker, nodeOf, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
 
@@ -30,7 +31,7 @@ export const ownCondenser: CheckMaker = (machine) => [
     touch: 'Red to its wire, black to its case.',
     watch: 'Nearly nothing: it is open inside, and the points arc.',
     instrument: 'capacitance meter',
-    probe: { kind: 'figure', value: (scene) => scene.params[idOf('condenser', n)]!['farads']! },
+    probe: { kind: 'figure', value: (scene) => figuresAt(scene.params, idOf('condenser', n)).farads },
     state: KEY_OFF,
     needs: [idOf('condenser', n)],
     minutes: 0.8,

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
 
@@ -11,7 +12,7 @@ export const ownPointsGap: CheckMaker = (machine) =>
     touch: 'Slide the feeler between the contacts; it drags lightly when it is right.',
     watch: 'A pip on one contact makes the gauge read small. The gap sets the timing here.',
     instrument: 'feeler gauge',
-    probe: { kind: 'figure', value: (scene) => scene.params[idOf('points', n)]!['gapMetres']! },
+    probe: { kind: 'figure', value: (scene) => figuresAt(scene.params, idOf('points', n)).gapMetres },
     state: KEY_OFF,
     figure: `${idOf('points', n)}.gapMetres`,
     needs: [idOf('points', n)],

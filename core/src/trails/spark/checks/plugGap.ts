@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
@@ -14,7 +15,8 @@ export const plugGap: CheckMaker = (machine) =>
     instrument: 'feeler gauge',
     probe: {
       kind: 'figure',
-      value: (scene) => scene.params[idOf('plug', i + 1)]!['gapMetres']! + scene.params['plugs']!['extraGap']!,
+      value: (scene) =>
+        figuresAt(scene.params, idOf('plug', i + 1)).gapMetres + figuresAt(scene.params, 'plugs').extraGap,
     },
     state: KEY_OFF,
     figure: `${idOf('plug', i + 1)}.gapMetres`,

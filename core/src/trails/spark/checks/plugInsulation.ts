@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
@@ -15,7 +16,8 @@ export const plugInsulation: CheckMaker = (machine) =>
     probe: {
       kind: 'figure',
       value: (scene) =>
-        1 / (1 / scene.params[idOf('plug', i + 1)]!['shuntOhms']! + 1 / scene.params['plugs']!['shuntOhms']!),
+        1 /
+        (1 / figuresAt(scene.params, idOf('plug', i + 1)).shuntOhms + 1 / figuresAt(scene.params, 'plugs').shuntOhms),
     },
     state: KEY_OFF,
     needs: ['plugs'],

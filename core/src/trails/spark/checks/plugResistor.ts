@@ -1,3 +1,5 @@
+import { figuresAt } from '../../../machine/figures.ts';
+import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 /** Top of a plug to its centre electrode: a resistor inside it adds to that of the lead. One stands for the set. */
@@ -12,7 +14,8 @@ export const plugResistor: CheckMaker = () => [
     instrument: 'ohmmeter',
     probe: {
       kind: 'figure',
-      value: (scene) => scene.params['plug-1']!['ohms']! + (scene.params['plugs']!['seriesOhms'] ?? 0),
+      value: (scene) =>
+        figuresAt(scene.params, idOf('plug', 1)).ohms + (figuresAt(scene.params, 'plugs').seriesOhms ?? 0),
     },
     state: KEY_OFF,
     needs: ['plugs', 'plug-1'],

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 export const pointsGap: CheckMaker = () => [
@@ -9,7 +10,7 @@ export const pointsGap: CheckMaker = () => [
     touch: 'Slide the feeler between the contacts; it drags lightly when it is right.',
     watch: 'A pip on one contact makes the gauge read small.',
     instrument: 'feeler gauge',
-    probe: { kind: 'figure', value: (scene) => scene.params['points']!['gapMetres']! },
+    probe: { kind: 'figure', value: (scene) => figuresAt(scene.params, 'points').gapMetres },
     state: KEY_OFF,
     figure: 'points.gapMetres',
     needs: ['points'],

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { CRANKING, crankOrFlick, type CheckMaker } from '../../../machine/check.ts';
 import { logistic } from '../../../random/lcg.ts';
 
@@ -14,7 +15,7 @@ export const rotorJump: CheckMaker = (machine) => [
       kind: 'look',
       sees: (scene) => {
         const spark = scene.spark('coil lead', CRANKING, 1);
-        const through = scene.params['rotor']!['flashVolts']! + spark.requiredVolts;
+        const through = figuresAt(scene.params, 'rotor').flashVolts + spark.requiredVolts;
         const jumps = logistic((spark.availableVolts / through - 1) / 0.05);
         return { 'it jumps': jumps, 'nothing jumps': 1 - jumps };
       },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { CRANKING, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const scanRpm: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const blind = seen(scene.params['computer']!['untold']! > 0.5, 0.98);
+        const blind = seen(figuresAt(scene.params, 'computer').untold > 0.5, 0.98);
         return { 'stays at nought': blind, 'shows a speed': 1 - blind };
       },
     },

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { sparkWords } from '../../../instruments/sparkTester.ts';
 import { CRANKING, SPARK_CAUTIONS, type CheckMaker } from '../../../machine/check.ts';
 
@@ -16,7 +17,7 @@ export const sparkPolarity: CheckMaker = (machine) => [
       kind: 'look',
       sees: (scene) => {
         const { none } = sparkWords(scene.spark('plug lead', CRANKING, 1));
-        const wrong = scene.params['coil']!['reversed']! > 0.5 ? 0.93 : 0.04;
+        const wrong = figuresAt(scene.params, 'coil').reversed > 0.5 ? 0.93 : 0.04;
         return {
           'no spark': none,
           'flares at the plug': (1 - none) * (1 - wrong),

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
@@ -13,7 +14,7 @@ export const triggerGap: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const far = seen((scene.params['trigger']!['farFromMagnet'] ?? 0) > 0.5, 0.85);
+        const far = seen((figuresAt(scene.params, 'trigger').farFromMagnet ?? 0) > 0.5, 0.85);
         return { 'out of place': far, 'in place': 1 - far };
       },
     },

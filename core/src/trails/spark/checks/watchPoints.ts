@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_ON_CLOSED, type CheckMaker } from '../../../machine/check.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { seen } from '../../../machine/seen.ts';
@@ -19,7 +20,7 @@ export const watchPoints: CheckMaker = () => [
         const off = scene.solve({ ...KEY_ON_CLOSED, points: 'open' });
         const cut = Math.abs(on.amps('coil')) - Math.abs(off.amps('coil'));
         const something = logistic((cut - 0.4) / 0.1);
-        const fat = seen(scene.params['condenser']!['farads']! < 40e-9, 0.93);
+        const fat = seen(figuresAt(scene.params, 'condenser').farads < 40e-9, 0.93);
         return { nothing: 1 - something, 'fat arcs': something * fat, 'small snap': something * (1 - fat) };
       },
     },

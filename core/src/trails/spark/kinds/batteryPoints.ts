@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { addedAt, addedParts, addedStations } from '../../shared/added.ts';
@@ -57,9 +58,9 @@ const parts = (fit: Fit, site: Site): PartInstance[] => [
 
 /** Points and condenser as the coil meets them. */
 const breaker: Breaker = (scene: Known, state) => ({
-  closedSeconds: closedSeconds(scene.params['points']!['dwellDegrees']!, distributorRpm(scene, state)),
-  condenserFarads: scene.params['condenser']!['farads']! + (state.clipped?.includes('condenser') ? 0.22e-6 : 0),
-  leakOhms: scene.params['condenser']!['leakOhms']!,
+  closedSeconds: closedSeconds(figuresAt(scene.params, 'points').dwellDegrees, distributorRpm(scene, state)),
+  condenserFarads: figuresAt(scene.params, 'condenser').farads + (state.clipped?.includes('condenser') ? 0.22e-6 : 0),
+  leakOhms: figuresAt(scene.params, 'condenser').leakOhms,
 });
 
 export const batteryPoints: TrailKind = {
@@ -81,7 +82,7 @@ export const batteryPoints: TrailKind = {
       settle: settleFuse,
       offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
       firing: coilFiring({ breaker }),
-      onShare: (scene) => (scene.params['points']!['dwellDegrees']! * fit.cylinders) / 360,
+      onShare: (scene) => (figuresAt(scene.params, 'points').dwellDegrees * fit.cylinders) / 360,
     };
   },
 };

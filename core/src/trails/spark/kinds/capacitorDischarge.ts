@@ -1,3 +1,4 @@
+import { figuresAt, hasFigures } from '../../../machine/figures.ts';
 import { numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
@@ -119,7 +120,7 @@ export function dischargeFiring(scene: Known, state: MachineState, cylinder: num
   const unit = dischargeOf(scene, state, cylinder);
   const path = sparkPath(scene, ownCoilPath('plug', cylinder), state);
   const plug = plugOf(path, askedVolts(scene, 'plug', cylinder) + path.gapVolts, unit.secondaryOhms);
-  const rpm = scene.params['flywheel'] ? crankshaftRpm(scene, state) : FED_RPM;
+  const rpm = hasFigures(scene.params, 'flywheel') ? crankshaftRpm(scene, state) : FED_RPM;
   const fired = isFired(scene, state, cylinder);
   // The first firing: a gap once struck strikes again at less, and one half swing fills the store.
   const { circuit, firstDump } = dischargeCircuit(sparks ? { ...unit, plug } : unit, rpm, fired);
@@ -155,7 +156,7 @@ export const capacitorDischarge: TrailKind = {
     nodeNames: dischargeNames(fit),
     offers: sparkOffers(
       dischargeSpark,
-      magnetOffers(fit, (scene) => scene.params['flywheel']!['slipDegrees']!),
+      magnetOffers(fit, (scene) => figuresAt(scene.params, 'flywheel').slipDegrees),
     ),
     firing: dischargeFiring,
   }),

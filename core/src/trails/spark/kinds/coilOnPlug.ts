@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { idOf, numbered } from '../../../machine/numbered.ts';
 import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
@@ -84,14 +85,14 @@ const OFF_OHMS = 1e7;
 /** Amperes that a plug coil has when it is let go: none when nothing tells it. */
 function coilAmps(scene: Known, state: MachineState, cylinder: number) {
   const coil = figuresOf(scene, idOf('coil', cylinder), state);
-  const told = scene.params['computer']!['untold']! < 0.5 && scene.params['computer']!['dead']! < 0.5;
-  const wired = scene.params[idOf('command', cylinder)]!['ohms']! < 1e4;
+  const told = figuresAt(scene.params, 'computer').untold < 0.5 && figuresAt(scene.params, 'computer').dead < 0.5;
+  const wired = figuresAt(scene.params, idOf('command', cylinder)).ohms < 1e4;
   const still: MachineState = { ...state, points: 'open' };
   const at = scene.solve(still);
   const volts = Math.abs(at.volts('coil+') - at.volts('block'));
   const feedOhms = at.outputOhms('coil+', 'block');
-  const loop = coil['primaryOhms']! + feedOhms;
-  const built = (volts / loop) * (1 - Math.exp((-CHARGED_SECONDS * loop) / coil['henries']!));
+  const loop = coil.primaryOhms + feedOhms;
+  const built = (volts / loop) * (1 - Math.exp((-CHARGED_SECONDS * loop) / coil.henries));
   return { coil, volts, feedOhms, amps: told && wired ? Math.min(LIMIT_AMPS, built) : 0 };
 }
 
@@ -113,12 +114,12 @@ function firing(scene: Known, state: MachineState, cylinder: number, sparks: boo
     // A coil that is not told stays without current: its supply is then as good as off.
     supplyVolts: amps > 0 ? volts : 1e-3,
     feedOhms: Math.max(1e-4, feedOhms),
-    primaryOhms: coil['primaryOhms']!,
-    henries: coil['henries']!,
-    turnsRatio: coil['turnsRatio']!,
+    primaryOhms: coil.primaryOhms,
+    henries: coil.henries,
+    turnsRatio: coil.turnsRatio,
     coupling: COUPLING,
     secondaryOhms: windingOhms(coil),
-    secondaryFarads: coil['farads']!,
+    secondaryFarads: coil.farads,
     shuntOhms: shuntWithIron(coil, OPEN_FARADS, path.shuntOhms),
     pointsOhms: 0.05,
     condenserFarads: OPEN_FARADS,

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { closedSeconds } from '../../../ignition/index.ts';
@@ -135,7 +136,7 @@ const breaker: Breaker = (scene, state) => {
     closedSeconds: closedSeconds((share * 360) / scene.machine.fit.cylinders, distributorRpm(scene, state)),
     condenserFarads: 10e-9,
     leakOhms: 1e7,
-    clampVolts: scene.params['module']!['clampVolts']!,
+    clampVolts: figuresAt(scene.params, 'module').clampVolts,
   };
 };
 

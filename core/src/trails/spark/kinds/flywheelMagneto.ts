@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
@@ -80,7 +81,7 @@ export const flywheelMagneto: TrailKind = {
     },
     offers: sparkOffers(
       magnetoSpark(),
-      magnetOffers(fit, (scene) => scene.params['flywheel']!['slipDegrees']!),
+      magnetOffers(fit, (scene) => figuresAt(scene.params, 'flywheel').slipDegrees),
     ),
     firing: magnetoFiring(),
   }),

@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { idOf, numbered } from '../../../machine/numbered.ts';
 import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
@@ -97,19 +98,22 @@ function driveOf(fit: Fit): Drive {
     ...(both
       ? {
           besides: (scene: Known, cylinder: number) =>
-            requiredVolts(1, 500, scene.params[idOf('plug', 3 - cylinder)]!['gapMetres']!) * 0.6,
+            requiredVolts(1, 500, figuresAt(scene.params, idOf('plug', 3 - cylinder)).gapMetres) * 0.6,
         }
       : {}),
     breaker: (scene, state, cylinder) => {
       const n = unitOf(fit, cylinder);
-      const condenser = scene.params[idOf('condenser', n)]!;
+      const condenser = figuresAt(scene.params, idOf('condenser', n));
       const unhooked = state.unplugged?.includes(idOf('condenser', n)) ?? false;
       const clipped = state.clipped?.includes(idOf('condenser', n)) ? 0.22e-6 : 0;
       return {
         // A cam of its own on the camshaft, or at half the crank's speed.
-        closedSeconds: closedSeconds(scene.params[idOf('points', n)]!['dwellDegrees']!, distributorRpm(scene, state)),
-        condenserFarads: (unhooked ? 0.2e-9 : condenser['farads']!) + clipped,
-        leakOhms: unhooked ? 1e9 : condenser['leakOhms']!,
+        closedSeconds: closedSeconds(
+          figuresAt(scene.params, idOf('points', n)).dwellDegrees,
+          distributorRpm(scene, state),
+        ),
+        condenserFarads: (unhooked ? 0.2e-9 : condenser.farads) + clipped,
+        leakOhms: unhooked ? 1e9 : condenser.leakOhms,
       };
     },
   };
@@ -137,7 +141,7 @@ export const pointsCoils: TrailKind = {
         ...(fit.crank ? {} : { crankingRpm: () => CRANKING_RPM }),
       }),
       firing: coilFiring(driveOf(fit)),
-      onShare: (scene) => scene.params[idOf('points', 1)]!['dwellDegrees']! / 360,
+      onShare: (scene) => figuresAt(scene.params, idOf('points', 1)).dwellDegrees / 360,
     };
   },
 };

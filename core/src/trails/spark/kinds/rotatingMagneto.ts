@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { idOf, numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
@@ -95,7 +96,7 @@ export const rotatingMagneto: TrailKind = {
     },
     offers: sparkOffers(
       magnetoSpark(by),
-      magnetOffers(fit, (scene) => scene.params['drive']!['slipDegrees']!),
+      magnetOffers(fit, (scene) => figuresAt(scene.params, 'drive').slipDegrees),
     ),
     firing: magnetoFiring(by),
   }),

@@ -1,6 +1,6 @@
 import { inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 
-export const ballast: PartKind = {
+export const ballast: PartKind<'ohms'> = {
   kind: 'ballast',
   plates: [
     {
@@ -44,7 +44,7 @@ export const ballast: PartKind = {
 };
 
 /** The wire from the starter's solenoid that feeds the coil full voltage while cranking. */
-export const crankingBypass: PartKind = {
+export const crankingBypass: PartKind<'ohms'> = {
   kind: 'cranking bypass',
   plates: [
     {
@@ -64,7 +64,7 @@ export const crankingBypass: PartKind = {
       a: nodes['a']!,
       b: nodes['b']!,
       closed: state.key === 'crank',
-      onOhms: p['ohms']!,
+      onOhms: p.ohms,
       offOhms: OPEN_OHMS,
     },
   ],

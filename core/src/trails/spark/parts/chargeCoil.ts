@@ -14,7 +14,7 @@ const wound = (ohms: number, earthOhms: number, id: string, a: string, b: string
 ];
 
 /** Coil under the flywheel that charges the pack; one end on the earth of its core. */
-export const chargeCoil: PartKind = {
+export const chargeCoil: PartKind<'ohms' | 'voltsPerRpm' | 'earthOhms'> = {
   kind: 'charge coil',
   plates: [
     { id: 'ohms', label: 'Resistance', dimension: 'resistance', typical: () => ({ low: 440, high: 580 }) },
@@ -44,7 +44,7 @@ export const chargeCoil: PartKind = {
       repair: 'replace',
       apply: (p, s) => {
         const kept = between(0.6, 0.2, s);
-        return { ...p, ohms: p['ohms']! * kept, voltsPerRpm: p['voltsPerRpm']! * kept };
+        return { ...p, ohms: p.ohms * kept, voltsPerRpm: p.voltsPerRpm * kept };
       },
     },
     {
@@ -53,7 +53,7 @@ export const chargeCoil: PartKind = {
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p, s) => ({ ...p, voltsPerRpm: p['voltsPerRpm']! * between(0.45, 0.1, s) }),
+      apply: (p, s) => ({ ...p, voltsPerRpm: p.voltsPerRpm * between(0.45, 0.1, s) }),
     },
     {
       id: 'earthed',
@@ -63,11 +63,11 @@ export const chargeCoil: PartKind = {
       apply: (p, s) => ({ ...p, earthOhms: logBetween(60, 2, s) }),
     },
   ],
-  elements: (p, { id, nodes }) => wound(p['ohms']!, p['earthOhms']!, id, nodes['a']!, nodes['b']!),
+  elements: (p, { id, nodes }) => wound(p.ohms, p.earthOhms, id, nodes['a']!, nodes['b']!),
 };
 
 /** Small coil whose pulse tells the pack when to fire. */
-export const triggerCoil: PartKind = {
+export const triggerCoil: PartKind<'ohms' | 'peakVolts' | 'earthOhms', 'farFromMagnet'> = {
   kind: 'trigger coil',
   plates: [
     { id: 'ohms', label: 'Resistance', dimension: 'resistance', typical: () => ({ low: 190, high: 260 }) },
@@ -98,7 +98,7 @@ export const triggerCoil: PartKind = {
       label: 'shorted',
       weight: 0.8,
       repair: 'replace',
-      apply: (p, s) => ({ ...p, ohms: p['ohms']! * between(0.4, 0.02, s), peakVolts: between(0.4, 0.05, s) }),
+      apply: (p, s) => ({ ...p, ohms: p.ohms * between(0.4, 0.02, s), peakVolts: between(0.4, 0.05, s) }),
     },
     {
       id: 'gap',
@@ -108,11 +108,11 @@ export const triggerCoil: PartKind = {
       apply: (p, s) => ({ ...p, peakVolts: between(0.5, 0.1, s), farFromMagnet: 1 }),
     },
   ],
-  elements: (p, { id, nodes }) => wound(p['ohms']!, p['earthOhms']!, id, nodes['a']!, nodes['b']!),
+  elements: (p, { id, nodes }) => wound(p.ohms, p.earthOhms, id, nodes['a']!, nodes['b']!),
 };
 
 /** Pick-up in a distributor: the same, with a toothed wheel before it. */
-export const pickupCoil: PartKind = {
+export const pickupCoil: PartKind<'ohms' | 'peakVolts' | 'earthOhms', 'farFromMagnet'> = {
   ...triggerCoil,
   kind: 'pick-up coil',
   plates: [
@@ -133,7 +133,7 @@ export const pickupCoil: PartKind = {
 };
 
 /** Plug and socket in a line of small currents: dirt in it reads well with nothing to carry. */
-export const connector: PartKind = {
+export const connector: PartKind<'ohms'> = {
   kind: 'connector',
   plates: [
     {

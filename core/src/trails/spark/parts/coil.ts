@@ -1,4 +1,5 @@
-import { between, logBetween, OPEN_OHMS, type PartKind, type PartParams } from '../../../machine/part.ts';
+import { between, logBetween, OPEN_OHMS, type Figures, type PartKind } from '../../../machine/part.ts';
+import type { CoilFigure } from './ownCoil.ts';
 import type { Fit } from '../../../schema/fit.ts';
 
 /** True where the coil is made to work behind a ballast: about half the primary resistance. */
@@ -10,12 +11,12 @@ function primary(fit: Fit) {
 }
 
 /** A coil made for the other system: with ballast where there is none, or the other way round. */
-function wrongCoil(p: PartParams, fit: Fit): PartParams {
+function wrongCoil<F extends Figures<'primaryOhms' | 'henries'>>(p: F, fit: Fit): F {
   if (fit.volts === 6) return { ...p, primaryOhms: 3.3, henries: 8e-3 };
   return wantsBallast(fit) ? { ...p, primaryOhms: 3.4, henries: 8e-3 } : { ...p, primaryOhms: 1.45, henries: 7.5e-3 };
 }
 
-export const coil: PartKind = {
+export const coil: PartKind<CoilFigure | 'reversed', 'gapVolts'> = {
   kind: 'coil',
   exchanged: true,
   plates: [
@@ -98,7 +99,7 @@ export const coil: PartKind = {
       // A shorted turn loads the whole winding: both the resistance and, more so, the stored energy fall.
       apply: (p, s) => {
         const kept = between(0.6, 0.25, s);
-        return { ...p, primaryOhms: p['primaryOhms']! * kept, henries: p['henries']! * kept ** 2 * 0.2 };
+        return { ...p, primaryOhms: p.primaryOhms * kept, henries: p.henries * kept ** 2 * 0.2 };
       },
     },
     {
@@ -135,13 +136,13 @@ export const coil: PartKind = {
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['primaryOhms']! },
-    { type: 'resistor', id: `${id}.secondary`, a: nodes['tower']!, b: nodes['b']!, ohms: p['secondaryOhms']! },
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.primaryOhms },
+    { type: 'resistor', id: `${id}.secondary`, a: nodes['tower']!, b: nodes['b']!, ohms: p.secondaryOhms },
   ],
   highTension: (p) => ({
-    seriesOhms: Math.min(p['secondaryOhms']!, 20e3),
-    gapVolts: p['gapVolts'] ?? 0,
-    shuntOhms: p['shuntOhms']!,
-    flashVolts: p['flashVolts']!,
+    seriesOhms: Math.min(p.secondaryOhms, 20e3),
+    gapVolts: p.gapVolts ?? 0,
+    shuntOhms: p.shuntOhms,
+    flashVolts: p.flashVolts,
   }),
 };

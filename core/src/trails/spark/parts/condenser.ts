@@ -1,6 +1,6 @@
 import { deadShort, logBetween, type PartKind } from '../../../machine/part.ts';
 
-export const condenser: PartKind = {
+export const condenser: PartKind<'farads' | 'leakOhms'> = {
   kind: 'condenser',
   plates: [
     { id: 'farads', label: 'Capacitance', dimension: 'capacitance', typical: () => ({ low: 0.18e-6, high: 0.28e-6 }) },
@@ -41,7 +41,7 @@ export const condenser: PartKind = {
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'capacitor', id, a: nodes['a']!, b: nodes['b']!, farads: p['farads']! },
-    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: nodes['b']!, ohms: p['leakOhms']! },
+    { type: 'capacitor', id, a: nodes['a']!, b: nodes['b']!, farads: p.farads },
+    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: nodes['b']!, ohms: p.leakOhms },
   ],
 };

@@ -1,7 +1,7 @@
 import { between, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
 /** Diameter over the magnets: what turns an edge gap into degrees. Metres. */
-export const across = (low: number, high: number): PlateSpec => ({
+export const across = (low: number, high: number): PlateSpec<'acrossMetres'> => ({
   id: 'acrossMetres',
   label: 'Across the magnets',
   dimension: 'length',
@@ -9,7 +9,7 @@ export const across = (low: number, high: number): PlateSpec => ({
 });
 
 /** Flywheel with its magnets and the key that sets it against the crank. */
-export const flywheel: PartKind = {
+export const flywheel: PartKind<'strength' | 'slipDegrees' | 'crankRpm', 'acrossMetres'> = {
   kind: 'flywheel',
   plates: [
     {
@@ -63,4 +63,4 @@ export const flywheel: PartKind = {
   elements: () => [],
 };
 /** The same where points open against its magnets. */
-export const magnetoFlywheel: PartKind = { ...flywheel, plates: [...flywheel.plates, across(0.14, 0.16)] };
+export const magnetoFlywheel: typeof flywheel = { ...flywheel, plates: [...flywheel.plates, across(0.14, 0.16)] };

@@ -1,7 +1,7 @@
 import { between, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 
 /** A high-tension lead. Suppression lead is 10–20 kΩ/m; old wire cores read almost nothing. */
-export const htLead: PartKind = {
+export const htLead: PartKind<'ohms' | 'shuntOhms', 'gapVolts'> = {
   kind: 'high-tension lead',
   plates: [
     {
@@ -40,18 +40,18 @@ export const htLead: PartKind = {
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
-    { type: 'resistor', id: `${id}.leak`, a: nodes['b']!, b: '0', ohms: p['shuntOhms']! },
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms },
+    { type: 'resistor', id: `${id}.leak`, a: nodes['b']!, b: '0', ohms: p.shuntOhms },
   ],
   highTension: (p) => ({
-    seriesOhms: Math.min(p['ohms']!, 50e3),
-    gapVolts: p['gapVolts'] ?? 0,
-    shuntOhms: p['shuntOhms']!,
+    seriesOhms: Math.min(p.ohms, 50e3),
+    gapVolts: p.gapVolts ?? 0,
+    shuntOhms: p.shuntOhms,
   }),
 };
 
 /** Rotor arm; its brass jumps a small gap to each segment. */
-export const rotor: PartKind = {
+export const rotor: PartKind<'gapVolts' | 'flashVolts'> = {
   kind: 'rotor',
   plates: [
     {
@@ -87,10 +87,10 @@ export const rotor: PartKind = {
     },
   ],
   elements: () => [],
-  highTension: (p) => ({ gapVolts: p['gapVolts']!, flashVolts: p['flashVolts']! }),
+  highTension: (p) => ({ gapVolts: p.gapVolts, flashVolts: p.flashVolts }),
 };
 
-export const distributorCap: PartKind = {
+export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet'> = {
   kind: 'distributor cap',
   plates: [
     {
@@ -136,13 +136,11 @@ export const distributorCap: PartKind = {
       apply: (p, s) => ({ ...p, gapVolts: between(12e3, 25e3, s) }),
     },
   ],
-  elements: (p, { id, nodes }) => [
-    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p['shuntOhms']! },
-  ],
-  highTension: (p) => ({ gapVolts: p['gapVolts']!, shuntOhms: p['shuntOhms']! }),
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p.shuntOhms }],
+  highTension: (p) => ({ gapVolts: p.gapVolts, shuntOhms: p.shuntOhms }),
 };
 
-const PLUG_PLATES: PartKind['plates'] = [
+const PLUG_PLATES: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'>['plates'] = [
   {
     id: 'gapMetres',
     setAs: 'all',
@@ -161,7 +159,7 @@ const PLUG_PLATES: PartKind['plates'] = [
 ];
 
 /** One plug on one cylinder. */
-export const plug: PartKind = {
+export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'> = {
   kind: 'spark plug',
   plates: PLUG_PLATES,
   repairs: [{ id: 'replace', label: 'Clean or replace the plug', minutes: 6, money: 5 }],
@@ -182,14 +180,12 @@ export const plug: PartKind = {
       apply: (p, s) => ({ ...p, gapMetres: between(1.8e-3, 3e-3, s) }),
     },
   ],
-  elements: (p, { id, nodes }) => [
-    { type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p['shuntOhms']! },
-  ],
-  highTension: (p) => ({ seriesOhms: p['ohms']!, shuntOhms: p['shuntOhms']! }),
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p.shuntOhms }],
+  highTension: (p) => ({ seriesOhms: p.ohms, shuntOhms: p.shuntOhms }),
 };
 
 /** What has happened to all the plugs at once: flooded, sooted, or all gapped wide. */
-export const plugSet: PartKind = {
+export const plugSet: PartKind<'shuntOhms' | 'extraGap', 'seriesOhms'> = {
   kind: 'set of plugs',
   plates: [
     {
@@ -236,5 +232,5 @@ export const plugSet: PartKind = {
     },
   ],
   elements: () => [],
-  highTension: (p) => ({ seriesOhms: p['seriesOhms'] ?? 0, shuntOhms: p['shuntOhms']! }),
+  highTension: (p) => ({ seriesOhms: p.seriesOhms ?? 0, shuntOhms: p.shuntOhms }),
 };

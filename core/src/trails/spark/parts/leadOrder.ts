@@ -4,7 +4,7 @@ import type { PartKind } from '../../../machine/part.ts';
  * Which tower of the cap leads to which plug. `swapped` is 0 where all are right, else the first of two neighbours whose
  * leads have changed places: each then gets its spark on the other's stroke.
  */
-export const leadOrder: PartKind = {
+export const leadOrder: PartKind<'swapped'> = {
   kind: 'lead order',
   plates: [{ id: 'swapped', label: 'Swapped', dimension: 'ratio', typical: () => ({ low: 0, high: 0 }), hidden: true }],
   repairs: [{ id: 'sort', label: 'Put the leads in firing order', minutes: 5, money: 0 }],

@@ -5,11 +5,11 @@ import {
   OPEN_OHMS,
   type MachineState,
   type PartKind,
-  type PartParams,
+  type Figures,
 } from '../../../machine/part.ts';
 
 /** Transistor that switches the coil, told when by a trigger. `untold` and `unfed` are set where its trigger or its supply fails it. */
-export const module: PartKind = {
+export const module: PartKind<'onOhms' | 'triggerVolts' | 'clampVolts' | 'dead' | 'stuck' | 'untold' | 'unfed'> = {
   kind: 'ignition module',
   plates: [
     {
@@ -82,7 +82,7 @@ export const module: PartKind = {
         a: nodes['a']!,
         b: nodes['b']!,
         closed: state.key !== 'off' && carries(own, state),
-        onOhms: own['onOhms']!,
+        onOhms: own.onOhms,
         offOhms: 1e7,
       },
       // What its own works draw, and what its trigger meets.
@@ -98,14 +98,14 @@ const pullUp = (id: string, nodes: Readonly<Record<string, string>>): Element[] 
   nodes['pull'] ? [{ type: 'resistor', id: `${id}.pull`, a: nodes['supply']!, b: nodes['pull'], ohms: 2.2e3 }] : [];
 
 /** Whether the transistor carries with the trigger where it is; a magnetic one is only heard while it turns. */
-function carries(p: PartParams, { key, points, told }: MachineState): boolean {
-  if (p['stuck']! > 0.5) return true;
-  if (p['dead']! > 0.5 || p['unfed']! > 0.5 || points !== 'closed') return false;
-  return told === 'by hand' || (key !== 'on' && p['untold']! < 0.5);
+function carries(p: Figures<'stuck' | 'dead' | 'unfed' | 'untold'>, { key, points, told }: MachineState): boolean {
+  if (p.stuck > 0.5) return true;
+  if (p.dead > 0.5 || p.unfed > 0.5 || points !== 'closed') return false;
+  return told === 'by hand' || (key !== 'on' && p.untold < 0.5);
 }
 
 /** The module's feed; an earlier owner may have taken it from behind the ballast. */
-export const moduleFeed: PartKind = {
+export const moduleFeed: PartKind<'ohms', 'behind'> = {
   kind: 'module feed',
   plates: [
     {
@@ -148,15 +148,15 @@ export const moduleFeed: PartKind = {
     {
       type: 'resistor',
       id,
-      a: nodes[(p['behind'] ?? 0) > 0.5 ? 'behind' : 'a'] ?? nodes['a']!,
+      a: nodes[(p.behind ?? 0) > 0.5 ? 'behind' : 'a'] ?? nodes['a']!,
       b: nodes['b']!,
-      ohms: p['ohms']!,
+      ohms: p.ohms,
     },
   ],
 };
 
 /** Joint between the module’s base and the engine or body: it carries all of the coil’s current. */
-export const moduleEarth: PartKind = {
+export const moduleEarth: PartKind<'ohms'> = {
   kind: 'module earth',
   plates: [
     {
@@ -182,7 +182,7 @@ export const moduleEarth: PartKind = {
 };
 
 /** Computer that decides when the module fires; it lights a check lamp and keeps codes. */
-export const engineComputer: PartKind = {
+export const engineComputer: PartKind<'dead' | 'untold' | 'triggerVolts'> = {
   kind: 'engine computer',
   plates: [
     { id: 'dead', label: 'Commands nothing', dimension: 'ratio', typical: () => ({ low: 0, high: 0 }), hidden: true },

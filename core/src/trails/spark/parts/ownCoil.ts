@@ -1,4 +1,7 @@
-import { between, logBetween, OPEN_OHMS, type PartKind, type PartParams } from '../../../machine/part.ts';
+import { between, logBetween, OPEN_OHMS, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+
+export type CoilFigure =
+  'primaryOhms' | 'secondaryOhms' | 'henries' | 'turnsRatio' | 'farads' | 'transfer' | 'shuntOhms' | 'flashVolts';
 
 /** Ignition coil of one cylinder; what its plates are depends on what drives it. */
 interface Windings {
@@ -9,7 +12,7 @@ interface Windings {
 }
 const band = ([low, high]: [number, number]) => ({ low, high });
 
-function plates(w: Windings): PartKind['plates'] {
+function plates(w: Windings): PlateSpec<CoilFigure>[] {
   return [
     { id: 'primaryOhms', label: 'Primary resistance', dimension: 'resistance', typical: () => band(w.primaryOhms) },
     {
@@ -57,7 +60,11 @@ function plates(w: Windings): PartKind['plates'] {
   ];
 }
 
-const faults = (minutes: number, money: number): Pick<PartKind, 'repairs' | 'faults' | 'elements' | 'highTension'> => ({
+type OwnCoil<Has extends string> = PartKind<Has | CoilFigure, 'gapVolts'>;
+const faults = <More extends string = never>(
+  minutes: number,
+  money: number,
+): Pick<OwnCoil<More>, 'repairs' | 'faults' | 'elements' | 'highTension'> => ({
   repairs: [{ id: 'replace', label: 'Replace the ignition coil', minutes, money }],
   faults: [
     {
@@ -86,19 +93,19 @@ const faults = (minutes: number, money: number): Pick<PartKind, 'repairs' | 'fau
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['primaryOhms']! },
-    { type: 'resistor', id: `${id}.secondary`, a: nodes['tower']!, b: nodes['b']!, ohms: p['secondaryOhms']! },
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.primaryOhms },
+    { type: 'resistor', id: `${id}.secondary`, a: nodes['tower']!, b: nodes['b']!, ohms: p.secondaryOhms },
   ],
-  highTension: (p: PartParams) => ({
-    seriesOhms: Math.min(p['secondaryOhms']!, 20e3),
-    gapVolts: p['gapVolts'] ?? 0,
-    shuntOhms: p['shuntOhms']!,
-    flashVolts: p['flashVolts']!,
+  highTension: (p) => ({
+    seriesOhms: Math.min(p.secondaryOhms, 20e3),
+    gapVolts: p.gapVolts ?? 0,
+    shuntOhms: p.shuntOhms,
+    flashVolts: p.flashVolts,
   }),
 });
 
 /** Driven by a pack's discharge: a fraction of an ohm. */
-export const dischargeCoil: PartKind = {
+export const dischargeCoil: OwnCoil<never> = {
   kind: 'discharge coil',
   exchanged: true,
   plates: plates({
@@ -117,11 +124,13 @@ const magnetoWindings = plates({
   turnsRatio: [70, 80],
 });
 
+const wound = faults<'airGapMetres' | 'voltsPerRadian'>(35, 75);
+
 /** Coil on the laminations beside the flywheel: generates and transforms. */
-export const magnetoCoil: PartKind = {
+export const magnetoCoil: OwnCoil<'airGapMetres' | 'voltsPerRadian'> = {
   kind: 'magneto coil',
   exchanged: true,
-  ...faults(35, 75),
+  ...wound,
   plates: [
     ...magnetoWindings,
     {
@@ -144,7 +153,7 @@ export const magnetoCoil: PartKind = {
     { id: 'gap', label: 'Set the coil’s gap to the flywheel', minutes: 15, money: 0 },
   ],
   faults: [
-    ...faults(35, 75).faults,
+    ...wound.faults,
     {
       id: 'primary-shorted',
       label: 'primary turns shorted',
@@ -152,7 +161,7 @@ export const magnetoCoil: PartKind = {
       repair: 'replace',
       apply: (p, s) => {
         const kept = between(0.55, 0.25, s);
-        return { ...p, primaryOhms: p['primaryOhms']! * kept, voltsPerRadian: p['voltsPerRadian']! * kept ** 2 };
+        return { ...p, primaryOhms: p.primaryOhms * kept, voltsPerRadian: p.voltsPerRadian * kept ** 2 };
       },
     },
     {

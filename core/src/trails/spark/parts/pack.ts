@@ -1,21 +1,34 @@
-import { inLine, between, logBetween, type FaultMode, type PartKind } from '../../../machine/part.ts';
+import { inLine, between, logBetween, type Figures, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
 /** Most cylinders that a pack fires here. */
 const CHANNELS = [1, 2, 3, 4, 6, 8].at(-1)!;
 
-const channel = (n: number): FaultMode => ({
+/** Of an output that is dead, by its number. */
+export type DeadOutput = `dead-${1 | 2 | 3 | 4 | 5 | 6 | 7 | 8}`;
+export const deadOutput = (n: number) => `dead-${n}` as DeadOutput;
+const channel = (n: number) => ({
   id: `channel-${n}`,
   family: 'channel',
   cylinder: n,
   label: `its output ${n} dead`,
   weight: 0.8,
   repair: 'replace',
-  comesWith: 'heat',
-  apply: (p) => ({ ...p, [`dead-${n}`]: 1 }),
+  comesWith: 'heat' as const,
+  apply: <F extends Figures<never, DeadOutput>>(p: F): F => ({ ...p, [deadOutput(n)]: 1 }),
 });
 
+const channels = Array.from({ length: CHANNELS }, (_, i) => channel(i + 1));
+const dead = {
+  id: 'dead',
+  label: 'dead',
+  weight: 3,
+  repair: 'replace',
+  comesWith: 'heat' as const,
+  apply: <F extends Figures<'dead'>>(p: F): F => ({ ...p, dead: 1 }),
+};
+
 /** Power pack: store, thyristors, one output for each coil. Nothing in it can be measured with a plain meter. */
-export const pack: PartKind = {
+export const pack: PartKind<'farads' | 'leakOhms' | 'triggerVolts' | 'limitVolts' | 'dead', DeadOutput> = {
   kind: 'power pack',
   plates: [
     {
@@ -50,7 +63,7 @@ export const pack: PartKind = {
   ],
   repairs: [{ id: 'replace', label: 'Replace the power pack', minutes: 30, money: 260 }],
   faults: [
-    { id: 'dead', label: 'dead', weight: 3, repair: 'replace', comesWith: 'heat', apply: (p) => ({ ...p, dead: 1 }) },
+    dead,
     {
       id: 'leaky',
       label: 'store leaks under voltage',
@@ -59,7 +72,7 @@ export const pack: PartKind = {
       comesWith: 'heat',
       apply: (p, s) => ({ ...p, leakOhms: logBetween(40e3, 3e3, s) }),
     },
-    ...Array.from({ length: CHANNELS }, (_, i) => channel(i + 1)),
+    ...channels,
   ],
   elements: (_p, { id, nodes }) => [
     // What an ohmmeter finds across its inputs: a diode string at a millivolt, which is nearly nothing.
@@ -69,11 +82,13 @@ export const pack: PartKind = {
 };
 
 /** Pack that makes its own high voltage from the battery. */
-export const batteryPack: PartKind = {
-  ...pack,
+export const batteryPack: PartKind<'farads' | 'triggerVolts' | 'dead' | 'storeVolts', DeadOutput> = {
   kind: 'battery-fed pack',
+  repairs: pack.repairs,
   plates: [
-    ...pack.plates.filter((p) => p.id !== 'leakOhms' && p.id !== 'limitVolts'),
+    ...pack.plates.filter(
+      (p): p is PlateSpec<'farads' | 'triggerVolts' | 'dead'> => p.id !== 'leakOhms' && p.id !== 'limitVolts',
+    ),
     {
       id: 'storeVolts',
       label: 'Voltage of its store',
@@ -83,7 +98,8 @@ export const batteryPack: PartKind = {
     },
   ],
   faults: [
-    ...pack.faults.filter((f) => f.id !== 'leaky'),
+    dead,
+    ...channels,
     {
       id: 'weak',
       label: 'its converter gives too little',
@@ -107,7 +123,7 @@ export const batteryPack: PartKind = {
 };
 
 /** Joint between the pack's case or black wire and the engine. */
-export const packEarth: PartKind = {
+export const packEarth: PartKind<'ohms'> = {
   kind: 'pack earth',
   plates: [
     {

@@ -7,9 +7,10 @@ import {
   offTheShelf as middle,
   OPEN_OHMS,
   PARTS,
+  type Figures,
+  type FiguresOf,
   type MachineState,
   type PartKind,
-  type PartParams,
 } from './index.ts';
 import { meltingAmps } from '../../shared/parts/index.ts';
 
@@ -30,10 +31,19 @@ const plain = fits.find((f) => f.volts === 12 && f.ballast === 'none')!;
 const ballasted = fits.find((f) => f.volts === 12 && f.ballast === 'external')!;
 const kinds = Object.entries(PARTS) as [string, PartKind][];
 
-const failed = (kind: PartKind, fault: string, severity = 0.5, fit = plain): PartParams =>
-  kind.faults.find((f) => f.id === fault)!.apply(middle(kind, fit), severity, fit);
+const failed = <Has extends string, May extends string>(
+  kind: PartKind<Has, May>,
+  fault: string,
+  severity = 0.5,
+  fit = plain,
+): Figures<Has, May> => kind.faults.find((f) => f.id === fault)!.apply(middle(kind, fit), severity, fit);
 const on: MachineState = { key: 'on', points: 'closed' };
-const elements = (kind: PartKind, p: PartParams, state: MachineState = on, fit = plain): Element[] =>
+const elements = <Has extends string, May extends string>(
+  kind: PartKind<Has, May>,
+  p: Figures<NoInfer<Has>, NoInfer<May>>,
+  state: MachineState = on,
+  fit = plain,
+): Element[] =>
   kind.elements(p, {
     id: 'x',
     nodes: { a: 'a', b: 'b', tower: 't', earth: 'e', in: 'in', trigger: 'trg', supply: 's', signal: 'sig' },
@@ -246,7 +256,7 @@ describe('what a flywheel drives', () => {
 
 describe('what electronics switch with', () => {
   const crank: MachineState = { key: 'crank', points: 'closed' };
-  const made = (state: MachineState, p: PartParams) => {
+  const made = (state: MachineState, p: FiguresOf<typeof PARTS.module>) => {
     const list = PARTS.module.elements(p, {
       id: 'm',
       nodes: { a: 'a', b: 'b', supply: 's', trigger: 't' },
@@ -273,7 +283,7 @@ describe('what electronics switch with', () => {
     expect(made(state, p)).toBe(closed);
   });
   it('a sensor pulls its signal down as the vane passes, unless it is dead, unfed or shorted', () => {
-    const at = (points: 'open' | 'closed', p: PartParams) => {
+    const at = (points: 'open' | 'closed', p: FiguresOf<typeof PARTS.sensor>) => {
       const nodes = { supply: 's', signal: 'sig', earth: 'e' };
       const list = PARTS.sensor.elements(p, { id: 'x', nodes, fit: plain, state: { key: 'on', points } });
       return ohmsOf(list, 'x.output') < 1000;

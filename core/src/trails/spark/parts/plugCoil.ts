@@ -1,8 +1,9 @@
 import { between, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 import { coil } from './coil.ts';
+import type { CoilFigure } from './ownCoil.ts';
 
 /** Low and high of the figures of a coil that it has as well. */
-const PLUG_COIL: Readonly<Record<string, readonly [number, number]>> = {
+const PLUG_COIL: Readonly<Record<CoilFigure, readonly [number, number]>> = {
   primaryOhms: [0.5, 0.8],
   secondaryOhms: [5500, 9500],
   henries: [2.4e-3, 3.2e-3],
@@ -14,12 +15,14 @@ const PLUG_COIL: Readonly<Record<string, readonly [number, number]>> = {
 };
 
 /** Coil that sits on its plug, with the transistor that switches it. */
-export const plugCoil: PartKind = {
+export const plugCoil: PartKind<CoilFigure> = {
   kind: 'plug coil',
   exchanged: true,
-  plates: coil.plates.flatMap((plate) => {
-    const typical = PLUG_COIL[plate.id];
-    return typical ? [{ ...plate, typical: () => ({ low: typical[0], high: typical[1] }) }] : [];
+  plates: coil.plates.flatMap(({ id, ...plate }) => {
+    if (!(id in PLUG_COIL)) return [];
+    const own = id as CoilFigure;
+    const [low, high] = PLUG_COIL[own];
+    return [{ ...plate, id: own, typical: () => ({ low, high }) }];
   }),
   repairs: [{ id: 'replace', label: 'Replace the plug coil', minutes: 10, money: 55, goesWith: 'its plug' }],
   faults: [
@@ -49,7 +52,7 @@ export const plugCoil: PartKind = {
       b: nodes['b']!,
       closed: state.points === 'closed' && state.key !== 'off' && state.key !== 'on',
       // One after the other: together they draw, on the mean, what one does.
-      onOhms: p['primaryOhms']! * fit.cylinders,
+      onOhms: p.primaryOhms * fit.cylinders,
       offOhms: 1e7,
     },
     // What its command wire meets.
@@ -57,5 +60,5 @@ export const plugCoil: PartKind = {
       ? [{ type: 'resistor', id: `${id}.input`, a: nodes['command'], b: nodes['b']!, ohms: 10e3 } as const]
       : []),
   ],
-  highTension: (p) => ({ seriesOhms: p['secondaryOhms']!, flashVolts: p['flashVolts']!, shuntOhms: p['shuntOhms']! }),
+  highTension: (p) => ({ seriesOhms: p.secondaryOhms, flashVolts: p.flashVolts, shuntOhms: p.shuntOhms }),
 };

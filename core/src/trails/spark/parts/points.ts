@@ -1,6 +1,6 @@
-import { between, deadShort, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { between, deadShort, logBetween, OPEN_OHMS, type Figures, type PartKind } from '../../../machine/part.ts';
 
-export const points: PartKind = {
+export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms' | 'parted', 'edgeMetres'> = {
   kind: 'breaker points',
   plates: [
     {
@@ -91,10 +91,10 @@ export const points: PartKind = {
       a: nodes['a']!,
       b: nodes['b']!,
       closed: contactMade(p, state.points === 'closed'),
-      onOhms: p['ohms']!,
+      onOhms: p.ohms,
       offOhms: OPEN_OHMS,
     },
-    { type: 'resistor', id: `${id}.earth`, a: nodes['a']!, b: nodes['b']!, ohms: p['earthOhms']! },
+    { type: 'resistor', id: `${id}.earth`, a: nodes['a']!, b: nodes['b']!, ohms: p.earthOhms },
   ],
 };
 
@@ -102,13 +102,13 @@ export const points: PartKind = {
 const LEAST_GAP = 0.03e-3;
 
 /** Whether the contacts touch with the cam where it is. */
-export function contactMade(p: Readonly<Record<string, number>>, camAllows: boolean): boolean {
-  if (p['parted']! > 0.5) return false;
-  return camAllows || p['gapMetres']! < LEAST_GAP;
+export function contactMade(p: Figures<'parted' | 'gapMetres'>, camAllows: boolean): boolean {
+  if (p.parted > 0.5) return false;
+  return camAllows || p.gapMetres < LEAST_GAP;
 }
 
 /** Points that fire one coil of a single or a twin, on a cam with one lobe. */
-export const twinPoints: PartKind = {
+export const twinPoints: typeof points = {
   ...points,
   kind: 'points of one coil',
   plates: points.plates.map((plate) =>
@@ -121,7 +121,7 @@ export const twinPoints: PartKind = {
 };
 
 /** Points of their own for one cylinder of a flywheel magneto: shut for about half a turn before they open. */
-export const flywheelPoints: PartKind = {
+export const flywheelPoints: typeof points = {
   ...points,
   kind: 'flywheel points',
   plates: [

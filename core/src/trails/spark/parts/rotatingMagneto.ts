@@ -5,7 +5,7 @@ import { across } from './flywheel.ts';
 const rpm = (low: number, high: number) => () => ({ low, high });
 
 /** Magnet that turns inside a magneto of its own. */
-export const magnetRotor: PartKind = {
+export const magnetRotor: PartKind<'strength' | 'acrossMetres' | 'crankRpm'> = {
   kind: 'magnet rotor',
   plates: [
     {
@@ -32,7 +32,7 @@ export const magnetRotor: PartKind = {
 };
 
 /** Spring and pawls that hold a slow magneto back and snap it through each firing. */
-export const impulseCoupling: PartKind = {
+export const impulseCoupling: PartKind<'snapRpm' | 'stuck'> = {
   kind: 'impulse coupling',
   plates: [
     { id: 'snapRpm', label: 'Speed of its snap', dimension: 'ratio', typical: rpm(270, 340), hidden: true },
@@ -52,7 +52,7 @@ export const impulseCoupling: PartKind = {
 };
 
 /** How the magneto stands to the engine: one tooth of its drive is some thirty degrees of the crank. */
-export const magnetoDrive: PartKind = {
+export const magnetoDrive: PartKind<'slipDegrees'> = {
   kind: 'magneto drive',
   plates: [
     {

@@ -1,7 +1,7 @@
 import { between, deadShort, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 
 /** Hall or optical sensor: earths its signal as the vane passes. `unfed` is set where its supply fails it. */
-export const sensor: PartKind = {
+export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty'> = {
   kind: 'sensor',
   plates: [
     {
@@ -45,13 +45,13 @@ export const sensor: PartKind = {
     },
   ],
   elements: (p, { id, nodes, state }) => [
-    { type: 'resistor', id, a: nodes['supply']!, b: nodes['earth']!, ohms: p['ohms']! },
+    { type: 'resistor', id, a: nodes['supply']!, b: nodes['earth']!, ohms: p.ohms },
     {
       type: 'switch',
       id: `${id}.output`,
       a: nodes['signal']!,
       b: nodes['earth']!,
-      closed: p['stays']! < -0.5 || (p['stays']! < 0.5 && p['unfed']! < 0.5 && state.points === 'open'),
+      closed: p.stays < -0.5 || (p.stays < 0.5 && p.unfed < 0.5 && state.points === 'open'),
       onOhms: 40,
       offOhms: 1e7,
     },
@@ -59,7 +59,7 @@ export const sensor: PartKind = {
 };
 
 /** Signal wire of a sensor: broken, or rubbed through to earth. */
-export const signalWire: PartKind = {
+export const signalWire: PartKind<'ohms' | 'earthOhms'> = {
   kind: 'signal wire',
   plates: [
     {
@@ -97,7 +97,7 @@ export const signalWire: PartKind = {
     },
   ],
   elements: (p, { id, nodes }) => [
-    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p['ohms']! },
-    { type: 'resistor', id: `${id}.earth`, a: nodes['b']!, b: nodes['earth']!, ohms: p['earthOhms']! },
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms },
+    { type: 'resistor', id: `${id}.earth`, a: nodes['b']!, b: nodes['earth']!, ohms: p.earthOhms },
   ],
 };

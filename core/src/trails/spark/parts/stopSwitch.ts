@@ -6,7 +6,7 @@ const stopped = ({ key, stopHeld, at }: MachineState): boolean =>
   (key === 'off' || at?.['key'] === 'out') && stopHeld !== 'run';
 
 /** Earths the stop wire to kill the engine: key off, button pressed, or tether pulled. */
-export const stopSwitch: PartKind = {
+export const stopSwitch: PartKind<'earthOhms', 'dead'> = {
   kind: 'stop switch',
   plates: [
     {
@@ -45,10 +45,10 @@ export const stopSwitch: PartKind = {
           id: `${id}.${name}`,
           a: node,
           b: nodes['b']!,
-          closed: stopped(state) && (p['dead'] ?? 0) < 0.5,
+          closed: stopped(state) && (p.dead ?? 0) < 0.5,
           onOhms: 0.05,
           offOhms: OPEN_OHMS,
         },
-        { type: 'resistor', id: `${id}.${name}.earth`, a: node, b: nodes['b']!, ohms: p['earthOhms']! },
+        { type: 'resistor', id: `${id}.${name}.earth`, a: node, b: nodes['b']!, ohms: p.earthOhms },
       ]),
 };

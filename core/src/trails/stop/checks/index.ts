@@ -1,3 +1,4 @@
+import { figuresAt } from '../../../machine/figures.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
@@ -38,8 +39,8 @@ const lever: CheckMaker = (machine) =>
             look: true,
           },
           ({ params }) => {
-            const open = seen(params[RACK]!['stuckOpen']! > 0.5, 0.95);
-            const shut = (1 - open) * seen(params[RACK]!['stuckShut']! > 0.5, 0.95);
+            const open = seen(figuresAt(params, RACK).stuckOpen > 0.5, 0.95);
+            const shut = (1 - open) * seen(figuresAt(params, RACK).stuckShut > 0.5, 0.95);
             return { 'free, back at run': 1 - open - shut, 'stays at run': open, 'stays at stop': shut };
           },
         ),
@@ -89,7 +90,14 @@ const vacuum: CheckMaker = (machine) => {
     needs: [station],
     minutes: 2.5,
   });
-  const holds = (id: string, station: string, part: string, label: string, touch: string, minutes: number): Check =>
+  const holds = (
+    id: string,
+    station: string,
+    part: typeof LINE | typeof ACTUATOR | typeof RESERVOIR,
+    label: string,
+    touch: string,
+    minutes: number,
+  ): Check =>
     looking(
       {
         ...STILL,
@@ -104,7 +112,7 @@ const vacuum: CheckMaker = (machine) => {
         minutes,
       },
       ({ params }) => {
-        const hole = params[part]!['leakSquareMetres']!;
+        const hole = figuresAt(params, part).leakSquareMetres;
         const held = heldAfterMinute(hole);
         const never = logistic((Math.log(hole) - Math.log(1e-6)) / 0.4);
         const good = (1 - never) * logistic((held - 0.7) / 0.06);
@@ -122,7 +130,7 @@ const vacuum: CheckMaker = (machine) => {
       'Vacuum at its source',
       'Gauge in place of the hose on the pump.',
       'Seventy kilopascals and more.',
-      ({ params }) => -params[SOURCE]!['pascals']!,
+      ({ params }) => -figuresAt(params, SOURCE).pascals,
     ),
     gauge(
       'stop-at-check',
@@ -199,8 +207,8 @@ const solenoid: CheckMaker = (machine) => {
         state: KEY_ON_OPEN,
       },
       ({ params }) => {
-        const own = params[SOLENOID]!;
-        const silent = seen(own['stuck']! > 0.5 || own['coil']! < 0.5 || params[FEED]!['carries']! < 0.5, 0.95);
+        const own = figuresAt(params, SOLENOID);
+        const silent = seen(own.stuck > 0.5 || own.coil < 0.5 || figuresAt(params, FEED).carries < 0.5, 0.95);
         return { clicks: 1 - silent, silent };
       },
     ),
@@ -219,7 +227,7 @@ const solenoid: CheckMaker = (machine) => {
         state: KEY_ON_OPEN,
       },
       ({ params }) => {
-        const dark = seen(params[FEED]!['carries']! < 0.5, 0.97);
+        const dark = seen(figuresAt(params, FEED).carries < 0.5, 0.97);
         return { bright: 1 - dark, dark };
       },
     ),
@@ -239,7 +247,7 @@ const solenoid: CheckMaker = (machine) => {
         minutes: 1.5,
       },
       ({ params }) => {
-        const lit = seen(params[FEED]!['staysLive']! > 0.5, 0.96);
+        const lit = seen(figuresAt(params, FEED).staysLive > 0.5, 0.96);
         return { dark: 1 - lit, 'stays lit': lit };
       },
     ),
@@ -252,7 +260,7 @@ const solenoid: CheckMaker = (machine) => {
       touch: 'Ohmmeter from its terminal to its body.',
       watch: 'Some ohms. OL: its coil is open.',
       instrument: 'ohmmeter',
-      probe: { kind: 'figure', value: ({ params }) => (params[SOLENOID]!['coil']! > 0.5 ? 6 : OPEN_OHMS) },
+      probe: { kind: 'figure', value: ({ params }) => (figuresAt(params, SOLENOID).coil > 0.5 ? 6 : OPEN_OHMS) },
       needs: [SOLENOID],
       minutes: 1.5,
     },
@@ -277,8 +285,8 @@ const cable: CheckMaker = (machine) =>
             look: true,
           },
           ({ params }) => {
-            const broken = seen(params[CABLE]!['pulls']! < 0.5, 0.96);
-            const seized = (1 - broken) * seen(params[CABLE]!['stays']! > 0.5, 0.96);
+            const broken = seen(figuresAt(params, CABLE).pulls < 0.5, 0.96);
+            const seized = (1 - broken) * seen(figuresAt(params, CABLE).stays > 0.5, 0.96);
             return { 'follows both ways': 1 - broken - seized, 'does not pull': broken, 'does not come back': seized };
           },
         ),

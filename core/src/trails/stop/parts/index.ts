@@ -1,18 +1,18 @@
 import { between, logBetween, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
-const hidden = (id: string, label: string, low: number, high: number): PlateSpec => ({
+const hidden = <Id extends string>(id: Id, label: string, low: number, high: number): PlateSpec<Id> => ({
   id,
   label,
   dimension: 'ratio',
   typical: () => ({ low, high }),
   hidden: true,
 });
-const kind = (
+const kind = <Has extends string>(
   name: string,
-  plates: PlateSpec[],
+  plates: readonly PlateSpec<Has>[],
   repairs: PartKind['repairs'],
-  faults: readonly FaultMode[],
-): PartKind => ({
+  faults: readonly FaultMode<NoInfer<Has>>[],
+): PartKind<Has> => ({
   kind: name,
   plates,
   repairs,
@@ -25,8 +25,8 @@ const leaks = (
   repair: string,
   small: number,
   large: number,
-  more: Partial<FaultMode> = {},
-): FaultMode => ({
+  more: Pick<Partial<FaultMode>, 'comesWith'> = {},
+): FaultMode<'leakSquareMetres'> => ({
   id: 'leaks',
   label,
   weight,
@@ -97,7 +97,7 @@ const rack = kind(
     { id: 'shut', label: 'stuck at stop', weight: 1.5, repair: 'free', apply: (p) => ({ ...p, stuckShut: 1 }) },
   ],
 );
-const solenoidFaults: readonly FaultMode[] = [
+const solenoidFaults: readonly FaultMode<'toRun' | 'coil' | 'stuck'>[] = [
   {
     id: 'coil',
     label: 'its coil open',
@@ -108,7 +108,7 @@ const solenoidFaults: readonly FaultMode[] = [
   },
   { id: 'stuck', label: 'its plunger stuck', weight: 2, repair: 'renew', apply: (p) => ({ ...p, stuck: 1 }) },
 ];
-const solenoid = (name: string, toRun: 0 | 1): PartKind =>
+const solenoid = (name: string, toRun: 0 | 1) =>
   kind(
     name,
     [

@@ -1,3 +1,4 @@
+import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
@@ -31,9 +32,9 @@ const timingStill: CheckMaker = (machine) =>
             opens: ['cap off'],
           },
           ({ params }) => {
-            const body = params[BODY]!;
-            const half = seen((body['half'] ?? 0) > 0.5, 0.96);
-            const out = Math.abs(body['turnedDegrees']! % 180) + (params[CHAIN]?.['lateDegrees'] ?? 0);
+            const body = figuresAt(params, BODY);
+            const half = seen((body.half ?? 0) > 0.5, 0.96);
+            const out = Math.abs(body.turnedDegrees % 180) + (figuresIfAny(params, CHAIN)?.lateDegrees ?? 0);
             const off = (1 - half) * seen(out > 16, 0.85);
             return { 'at number one': 1 - half - off, opposite: half, 'well off': off };
           },
@@ -53,7 +54,7 @@ const timingStill: CheckMaker = (machine) =>
           },
           ({ params }) => {
             const moved = seen(
-              Math.abs(params[BODY]!['turnedDegrees']!) > 9 && params[MARK]!['slippedDegrees'] === 0,
+              Math.abs(figuresAt(params, BODY).turnedDegrees) > 9 && figuresAt(params, MARK).slippedDegrees === 0,
               0.6,
             );
             return { fast: 1 - moved, 'loose or moved': moved };
@@ -74,7 +75,7 @@ const timingStill: CheckMaker = (machine) =>
             cautions: ['rotating parts', 'hot coil'],
           },
           ({ params }) => {
-            const off = seen(Math.abs(params[MARK]!['slippedDegrees']!) > 5, 0.97);
+            const off = seen(Math.abs(figuresAt(params, MARK).slippedDegrees) > 5, 0.97);
             return { 'in the middle': 1 - off, off };
           },
         ),
@@ -92,7 +93,7 @@ const timingStill: CheckMaker = (machine) =>
             opens: ['cap off'],
           },
           ({ params }) => {
-            const late = seen((params[CHAIN]!['play'] ?? 0) > 0.5, 0.9);
+            const late = seen((figuresAt(params, CHAIN).play ?? 0) > 0.5, 0.9);
             return { 'follows at once': 1 - late, 'follows late': late };
           },
         ),
@@ -110,7 +111,7 @@ const timingStill: CheckMaker = (machine) =>
             opens: ['belt cover off'],
           },
           ({ params }) => {
-            const off = seen((params[CHAIN]!['jumped'] ?? 0) > 0.5, 0.96);
+            const off = seen((figuresAt(params, CHAIN).jumped ?? 0) > 0.5, 0.96);
             return { 'in line': 1 - off, 'a tooth off': off };
           },
         ),
@@ -136,8 +137,8 @@ const advanceByHand: CheckMaker = (machine) => [
             opens: ['cap off'],
           },
           ({ params }) => {
-            const seized = seen((params[WEIGHTS]!['seized'] ?? 0) > 0.5, 0.93);
-            const flops = (1 - seized) * seen((params[WEIGHTS]!['sprung'] ?? 0) > 0.5, 0.93);
+            const seized = seen((figuresAt(params, WEIGHTS).seized ?? 0) > 0.5, 0.93);
+            const flops = (1 - seized) * seen((figuresAt(params, WEIGHTS).sprung ?? 0) > 0.5, 0.93);
             return { 'springs back': 1 - seized - flops, 'does not move': seized, 'stays, or flops': flops };
           },
         ),
@@ -159,7 +160,7 @@ const advanceByHand: CheckMaker = (machine) => [
             opens: ['cap off'],
           },
           ({ params }) => {
-            const falls = seen((params[POD]!['torn'] ?? 0) > 0.5, 0.95);
+            const falls = seen((figuresAt(params, POD).torn ?? 0) > 0.5, 0.95);
             return { 'holds and moves': 1 - falls, 'falls off': falls };
           },
         ),
@@ -177,7 +178,7 @@ const advanceByHand: CheckMaker = (machine) => [
             look: true,
           },
           ({ params }) => {
-            const off = seen((params[POD]!['off'] ?? 0) > 0.5, 0.94);
+            const off = seen((figuresAt(params, POD).off ?? 0) > 0.5, 0.94);
             return { 'on and whole': 1 - off, 'off or split': off };
           },
         ),
@@ -198,7 +199,7 @@ const advanceByHand: CheckMaker = (machine) => [
             minutes: 3,
           },
           ({ params }) => {
-            const off = seen((params[BOX]!['sensorLost'] ?? 0) > 0.5, 0.85);
+            const off = seen((figuresAt(params, BOX).sensorLost ?? 0) > 0.5, 0.85);
             return { sound: 1 - off, 'off or broken': off };
           },
         ),

@@ -1,3 +1,4 @@
+import { figuresAt, withFigures } from '../../../machine/figures.ts';
 import type { PartInstance } from '../../../machine/part.ts';
 import type { MachineParams } from '../../../machine/known.ts';
 import type { Station, TrailKind } from '../../../machine/trail.ts';
@@ -33,9 +34,10 @@ const MORE: Readonly<Record<Kind, readonly Place[]>> = {
 
 /** An engine that was set by a mark that lies is out by as much: put into the body's figures before anyone measures. */
 function settleTiming(p: MachineParams): MachineParams {
-  const slipped = p[MARK]!['slippedDegrees']!;
+  const slipped = figuresAt(p, MARK).slippedDegrees;
   if (slipped === 0) return p;
-  return { ...p, [BODY]: { ...p[BODY]!, turnedDegrees: p[BODY]!['turnedDegrees']! - slipped } };
+  const body = figuresAt(p, BODY);
+  return withFigures(p, BODY, { ...body, turnedDegrees: body.turnedDegrees - slipped });
 }
 
 const kind = (name: Kind, label: string): TrailKind => ({

@@ -1,6 +1,6 @@
 import { between, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
-const angle = (id: string, label: string, low: number, high: number, hidden = false): PlateSpec => ({
+const angle = <Id extends string>(id: Id, label: string, low: number, high: number, hidden = false): PlateSpec<Id> => ({
   id,
   label,
   dimension: 'angle',
@@ -9,12 +9,12 @@ const angle = (id: string, label: string, low: number, high: number, hidden = fa
   most: 60,
   ...(hidden ? { hidden: true } : {}),
 });
-const speed = (
-  id: string,
+const speed = <Id extends string>(
+  id: Id,
   label: string,
   twin: readonly [number, number],
   more: readonly [number, number],
-): PlateSpec => ({
+): PlateSpec<Id> => ({
   id,
   label,
   dimension: 'speed',
@@ -24,16 +24,16 @@ const speed = (
   },
   reach: 4,
 });
-const nothing = (id: string, label: string): PlateSpec => angle(id, label, 0, 0, true);
-const kind = (
+const nothing = <Id extends string>(id: Id, label: string): PlateSpec<Id> => angle(id, label, 0, 0, true);
+const kind = <Has extends string, May extends string = never>(
   name: string,
-  plates: PlateSpec[],
+  plates: readonly PlateSpec<Has>[],
   repairs: PartKind['repairs'],
-  faults: readonly FaultMode[],
-): PartKind => ({ kind: name, plates, repairs, faults, elements: () => [] });
+  faults: readonly FaultMode<Has, May>[],
+): PartKind<Has, May> => ({ kind: name, plates, repairs, faults, elements: () => [] });
 
 /** The distributor in its hole: turned, or put in half a turn out. */
-const body = kind(
+const body = kind<'baseDegrees' | 'turnedDegrees', 'half'>(
   'distributor body',
   [
     { ...angle('baseDegrees', 'Spark before top centre, idling, hose off', 6, 10), setAs: 'each' },
@@ -70,13 +70,13 @@ const body = kind(
   ],
 );
 /** The mark on its pulley: a rubber ring that has slipped, and the engine set by it. */
-const mark = kind(
+const mark = kind<'slippedDegrees'>(
   'timing mark',
   [nothing('slippedDegrees', 'Slipped by')],
   [{ id: 'renew', label: 'Find top centre, mark it anew, set the timing by it', minutes: 60, money: 45 }],
   [],
 );
-const chain = kind(
+const chain = kind<'lateDegrees', 'play' | 'jumped'>(
   'timing chain',
   [nothing('lateDegrees', 'Late by')],
   [{ id: 'renew', label: 'Renew the timing chain, or set the belt', minutes: 260, money: 95 }],
@@ -99,7 +99,7 @@ const chain = kind(
     },
   ],
 );
-const weights = kind(
+const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' | 'sprung' | 'overDegrees'>(
   'advance weights',
   [
     angle('maxDegrees', 'Advance by the weights, fast', 20, 26),
@@ -136,7 +136,7 @@ const weights = kind(
     },
   ],
 );
-const pod = kind(
+const pod = kind<'maxDegrees' | 'holds', 'torn' | 'off'>(
   'vacuum pod',
   [
     angle('maxDegrees', 'Advance by the pod', 10, 16),
@@ -165,7 +165,7 @@ const pod = kind(
     },
   ],
 );
-const map = kind(
+const map = kind<'maxDegrees' | 'works', 'sensorLost'>(
   'ignition map',
   [
     angle('maxDegrees', 'Advance by its map, fast', 20, 28),

@@ -1,0 +1,21 @@
+import type { FiguresOf } from '../../machine/part.ts';
+import type { FUEL_PARTS } from './parts/index.ts';
+
+/** Figures of this trail’s parts, by part id. */
+declare module '../../machine/figures.ts' {
+  interface PartFigures {
+    'fuel-tank': FiguresOf<typeof FUEL_PARTS.tank>;
+    'fuel-vent': FiguresOf<typeof FUEL_PARTS.vent>;
+    'fuel-tap': FiguresOf<typeof FUEL_PARTS.tap>;
+    'fuel-line': FiguresOf<typeof FUEL_PARTS.line>;
+    'fuel-filter': FiguresOf<typeof FUEL_PARTS.filter>;
+    'fuel-needle': FiguresOf<typeof FUEL_PARTS.needle>;
+    'fuel-float': FiguresOf<typeof FUEL_PARTS.float>;
+    'fuel-idle-jet': FiguresOf<typeof FUEL_PARTS.idleJet>;
+    'fuel-main-jet': FiguresOf<typeof FUEL_PARTS.mainJet>;
+    'fuel-choke': FiguresOf<typeof FUEL_PARTS.choke>;
+    'fuel-pump': FiguresOf<typeof FUEL_PARTS.mechanicalPump>;
+    'fuel-bulb': FiguresOf<typeof FUEL_PARTS.bulb>;
+    'fuel-accelerator': FiguresOf<typeof FUEL_PARTS.accelerator>;
+  }
+}
