@@ -1,8 +1,8 @@
+import { turnedDown } from '../trails/charge/turnedDown.ts';
 import { figuresIfAny } from '../machine/figures.ts';
-import { halved } from '../engine/halved.ts';
 import type { Scene } from '../machine/scene.ts';
 import { LOADED } from '../machine/state.ts';
-import { chargerCan, solveTransient, type Charger, type Element, type OperatingPoint } from '../network/index.ts';
+import { solveTransient, type Charger, type Element, type OperatingPoint } from '../network/index.ts';
 import { engineRpm, makingOf, SOURCE } from '../trails/charge/making.ts';
 import { LOOP_HENRIES, POLE_PAIRS, rectifier, tie, windings, type Harmed } from '../trails/charge/waves.ts';
 
@@ -72,12 +72,6 @@ function standing(elements: readonly Element[], at: OperatingPoint): Element[] {
   });
 }
 
-/** How far its regulator has turned the field down: the share of its volts with which it gives just what it gives. */
-function fieldShare(e: Charger, volts: number, amps: number): number {
-  const can = (share: number) => chargerCan({ ...e, emfVolts: e.emfVolts * share }, volts).amps;
-  return can(1) <= amps ? 1 : halved(0, 1, 40, (share) => can(share) < amps)[1];
-}
-
 /**
  * What a scope shows of the charge, fast with all on: the first leg against earth, what rides on the output's volts,
  * the amperes through a clamp. Of magnets while their unit lets all through: shorted, nothing is to be seen. Seconds, volts, amperes; none where a commutator makes it or nothing turns.
@@ -93,7 +87,7 @@ export function chargeWaves(scene: Scene): readonly ChargeTrace[] | { readonly c
   const at = scene.solve(LOADED);
   const volts = e.sign * (at.volts(e.a) - at.volts(e.b));
   const harmed = harmedBy(own);
-  const turned = own.fieldOhms === undefined ? 1 : fieldShare(e, volts, Math.abs(at.amps(SOURCE)));
+  const turned = own.fieldOhms === undefined ? 1 : turnedDown(e, volts, Math.abs(at.amps(SOURCE)));
   // The waves lose by themselves what the averages put down as a share; weak magnets and shorted turns are in the volts.
   const lost = Object.keys(harmed).length > 0 ? (own.share ?? 1) : 1;
   const winding: Charger = { ...e, emfVolts: lost > 0 ? (e.emfVolts / lost) * turned : e.emfVolts };

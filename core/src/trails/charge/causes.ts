@@ -120,12 +120,31 @@ export const CHARGE_CAUSES: readonly Failing[] = [
     of: [fails('regulator box', 'low', 'high', 'dead')],
     causes: [
       earthPoor,
+      {
+        id: 'field-earthed',
+        label: 'Its field wire lies on metal: all that it feeds goes to earth',
+        faults: [fails('field wire', 'earthed')],
+        look: 'Ohms from the field wire to bare metal, both ends off.',
+        weight: 2,
+      },
       lookedFor('damp', 'Damp or dirt on its contacts', 'Lift the lid: look, do not touch with the battery on.', 3),
     ],
   },
   {
     of: [fails('regulator earth', 'poor', 'off')],
     causes: [lookedFor('paint', 'Paint or rust under its foot', 'Look under it.', 4)],
+  },
+  {
+    of: [fails('field wire', 'broken', 'poor')],
+    causes: [
+      lookedFor('shaken', 'Nothing holds it: it shakes at its end', 'Move the wire where it leaves the terminal.', 3),
+    ],
+  },
+  {
+    of: [fails('field wire', 'earthed')],
+    causes: [
+      lookedFor('edge', 'It lies over an edge, a clip or something hot', 'Follow it; look at what it touches.', 4),
+    ],
   },
   {
     of: [fails('cut-out', 'welded')],

@@ -4,13 +4,12 @@ import type { Offers } from '../../machine/observed.ts';
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
 import { KEY_OFF, KEY_ON_OPEN, RUNNING } from '../../machine/state.ts';
 import { startsAtRpm } from './exciting.ts';
+import { fieldFed, heldAt } from './fieldCircuit.ts';
 import { chargerAt } from './parts/index.ts';
 import { BELT, CUTOUT, engineRpm, INDICATOR, REGULATOR, REGULATOR_EARTH, SOURCE } from './making.ts';
 
 /** Below this share of its flux a generator does not start itself. */
 const RESIDUAL_FROM = 0.008;
-/** The field's own current through the regulator's earth, which it then measures too little by; amperes. */
-const EARTH_AMPS = 2.4;
 
 const earthOf = (scene: Known) => scene.machine.partById.get(SOURCE)!.nodes['b']!;
 
@@ -32,12 +31,13 @@ export function settleCharge(found: AsFound, params: MachineParams): MachinePara
   const regulator = figuresIfAny(params, REGULATOR);
   const earth = figuresIfAny(params, REGULATOR_EARTH)?.ohms ?? 0;
   const { fit } = found(params).machine;
-  const works = (regulator?.dead ?? 0) < 0.5 && earth < OPEN_OHMS && excites(found, params);
+  const fed = fieldFed(fit, params);
+  const works = fed.most > 0 && excites(found, params);
   const put = {
     works: works ? 1 : 0,
     carried: figuresIfAny(params, BELT)?.carried ?? 1,
-    setVolts:
-      (regulator?.setVolts ?? fit.volts * 1.2) + EARTH_AMPS * (earth < OPEN_OHMS ? earth : 0) * (fit.volts / 12),
+    setVolts: heldAt(fit, regulator?.setVolts ?? fit.volts * 1.2, earth, fed),
+    ...(fed.most < 1 ? { most: fed.most } : {}),
   };
   const settled = withFigures(params, SOURCE, { ...source, ...put });
   const cutOut = figuresIfAny(params, CUTOUT);

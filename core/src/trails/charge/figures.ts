@@ -23,6 +23,7 @@ declare module '../../machine/figures.ts' {
     belt: FiguresOf<typeof CHARGE_PARTS.belt>;
     charger: MachineFigures & Figures<never, ChargerFigure>;
     'cut-out': FiguresOf<typeof CHARGE_PARTS.cutOut>;
+    'field-wire': FiguresOf<typeof CHARGE_PARTS.fieldWire>;
     'charge-wire': FiguresOf<typeof CHARGE_PARTS.chargeWire>;
     'charge-regulator': Figures<'setVolts', 'dead' | 'leakOhms'>;
     'regulator-earth': FiguresOf<typeof CHARGE_PARTS.regulatorEarth>;

@@ -63,6 +63,7 @@ export const about = (middle: number, off = 0.08) => ({ low: middle * (1 - off),
 export const SOURCE = 'charger';
 export const REGULATOR = 'charge-regulator';
 export const REGULATOR_EARTH = 'regulator-earth';
+export const FIELD_WIRE = 'field-wire';
 export const BELT = 'belt';
 export const CUTOUT = 'cut-out';
 export const INDICATOR = 'charge-lamp';

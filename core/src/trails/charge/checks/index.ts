@@ -2,7 +2,8 @@ import type { CheckMaker } from '../../../machine/check.ts';
 import { dashAmmeter } from './ammeter.ts';
 import { chargeLampStates, chargeLampWire } from './lamp.ts';
 import { lookChargeWire, pressBelt } from './looked.ts';
-import { fullField, generatorChecks, insideMachine, ripple } from './machine.ts';
+import { fieldWireChecks, fullField } from './field.ts';
+import { generatorChecks, insideMachine, ripple } from './machine.ts';
 import { lampsAlone, magnetsPull, statorLegs } from './stator.ts';
 import { chargeVolts, drainAtRest } from './volts.ts';
 
@@ -19,6 +20,7 @@ export const CHARGE_CHECKS: readonly CheckMaker[] = [
   statorLegs,
   magnetsPull,
   lampsAlone,
+  fieldWireChecks,
   fullField,
   generatorChecks,
   insideMachine,

@@ -5,9 +5,10 @@ import { OPEN_OHMS } from '../../../machine/part.ts';
 import { seen } from '../../../machine/seen.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { given } from '../charging.ts';
+import { circuitOf, residualVolts } from '../fieldCircuit.ts';
 import { LEG_GONE, SOUND_RIPPLE, SOUND_TIMES } from '../harmed.ts';
 import { LOOP_HENRIES, POLE_PAIRS } from '../waves.ts';
-import { BELT, CUTOUT, engineRpm, makingOf, REGULATOR, SOURCE } from '../making.ts';
+import { BELT, CUTOUT, engineRpm, makingOf, SOURCE } from '../making.ts';
 import { running } from './volts.ts';
 import { kindOf } from './which.ts';
 
@@ -51,7 +52,12 @@ export const ripple: CheckMaker = (machine) =>
 export const insideMachine: CheckMaker = (machine) => {
   const kind = kindOf(machine);
   if (kind !== 'alternator' && kind !== 'generator') return [];
-  const what = kind === 'alternator' ? 'Rotor, ring to ring' : 'Field, its terminal to earth';
+  const what =
+    kind === 'alternator'
+      ? 'Rotor, ring to ring'
+      : circuitOf(machine.fit) === 'A'
+        ? 'Field, its terminal to the armature’s'
+        : 'Field, its terminal to earth';
   return [
     {
       id: 'charge-field-ohms',
@@ -106,41 +112,6 @@ export const insideMachine: CheckMaker = (machine) => {
   ];
 };
 
-/** Fed past its regulator for a moment. */
-export const fullField: CheckMaker = (machine) => {
-  const kind = kindOf(machine);
-  if (kind !== 'generator' && machine.fit.charge?.kind !== 'alternator-apart') return [];
-  return [
-    {
-      ...running(machine, 'a little above idle', { ...FAST }),
-      id: 'charge-full-field',
-      station: REGULATOR,
-      label: 'Full field for a moment: do the volts rise?',
-      set: 'Engine a little above idle, lamps and radio off, meter on the battery. Two seconds, no more.',
-      touch: 'Feed the field past the regulator as its circuit asks.',
-      watch: 'Volts rise at once: the regulator, or what feeds it. They do not: the machine itself.',
-      instrument: 'eyes',
-      probe: {
-        kind: 'look',
-        sees: (scene) => {
-          const own = figuresAt(scene.params, SOURCE);
-          const able =
-            needed(own.fieldOhms, 'fieldOhms') < OPEN_OHMS && own.ohms < OPEN_OHMS && (own.residual ?? 1) > 0.008;
-          const carried = figuresAt(scene.params, BELT).carried > 0.6 && (own.share ?? 1) > 0.55;
-          const through =
-            figuresAt(scene.params, 'charge-wire').ohms < 0.3 * machine.fit.volts &&
-            (figuresIfAny(scene.params, CUTOUT)?.stays ?? 0) > -0.5;
-          return able && carried && through ? { rise: 0.95, 'no change': 0.05 } : { rise: 0.04, 'no change': 0.96 };
-        },
-      },
-      words: ['rise', 'no change'],
-      needs: [SOURCE, BELT],
-      minutes: 3,
-      cautions: ['full field', 'charging battery', 'rotating parts', 'exhaust gas'],
-    },
-  ];
-};
-
 /** A generator by itself: what magnetism is left, and its cut-out. */
 export const generatorChecks: CheckMaker = (machine) =>
   kindOf(machine) === 'generator'
@@ -155,19 +126,7 @@ export const generatorChecks: CheckMaker = (machine) =>
           instrument: 'voltmeter',
           probe: {
             kind: 'figure',
-            value: (scene) => {
-              const own = figuresAt(scene.params, SOURCE);
-              if (own.ohms >= OPEN_OHMS) return 0;
-              return (
-                needed(own.residual, 'residual') *
-                own.voltsPerRpm *
-                engineRpm(machine.fit, 'fast') *
-                1.7 *
-                2 *
-                figuresAt(scene.params, BELT).carried *
-                (own.share ?? 1)
-              );
-            },
+            value: residualVolts,
           },
           needs: [SOURCE, BELT],
           minutes: 2.5,

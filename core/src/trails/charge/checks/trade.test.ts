@@ -59,6 +59,38 @@ of('generator, six volts, positive earth', [
   ['charge-cut-out', undefined, 'as it should'],
   ['charge-cut-out', 'cut-out.open', 'never closes'],
   ['charge-cut-out', 'cut-out.welded', 'never opens'],
+  // An A field: earthed at its far end it gives all it can.
+  ['charge-fast', 'field-wire.broken', [5, 6.6]],
+  ['charge-fast', 'field-wire.earthed', [7.9, 20]],
+  ['charge-fast', 'regulator-earth.off', [5, 6.6]],
+  ['charge-field-volts', undefined, [1.5, 7]],
+  ['charge-field-volts', 'field-wire.earthed', [0, 0.3]],
+  ['charge-field-wire-ohms', undefined, [0, 0.5]],
+  ['charge-field-wire-ohms', 'field-wire.broken', OPEN],
+  ['charge-field-wire-earth', undefined, OPEN],
+  ['charge-field-wire-earth', 'field-wire.earthed', [0, 1]],
+  ['charge-field-wire-look', 'field-wire.broken', 'an end bad'],
+  ['charge-field-wire-look', 'field-wire.earthed', 'rubbed through'],
+  ['charge-full-field', 'field-wire.broken', 'rise'],
+  ['charge-full-field-box', 'field-wire.broken', 'no change'],
+  ['charge-full-field-box', 'charge-regulator.dead', 'rise'],
+  ['charge-full-field-box', 'charger.field-open', 'no change'],
+]);
+
+// The same faults the other way round: a B field is fed from the armature, its far end earthed inside.
+of('generator, twelve volts, without a lamp', [
+  ['charge-fast', undefined, CHARGES],
+  ['charge-fast', 'field-wire.earthed', STARVED],
+  ['charge-fast', 'field-wire.broken', STARVED],
+  ['charge-fast', 'regulator-earth.off', [15.5, 40]],
+  ['charge-fast', 'regulator-earth.poor', [15, 22]],
+  ['charge-regulator-earth', undefined, [0, 0.15]],
+  ['charge-regulator-earth', 'regulator-earth.poor', [0.5, 5]],
+  ['charge-field-volts', undefined, [0.3, 6]],
+  ['charge-field-volts', 'field-wire.broken', [0, 0.2]],
+  ['charge-field-volts', 'regulator-earth.off', [14, 40]],
+  ['charge-full-field', 'field-wire.earthed', 'rise'],
+  ['charge-full-field-box', 'field-wire.earthed', 'no change'],
 ]);
 
 of('three phases under a flywheel', [

@@ -4,6 +4,7 @@ import { block, earthPost, nodeOf, touch, type Check, type CheckMaker } from '..
 import type { Machine } from '../../../machine/machine.ts';
 import type { MachineState } from '../../../machine/part.ts';
 import { batteryVolts, given, intoBattery } from '../charging.ts';
+import { regulatorEarthDrop } from '../fieldCircuit.ts';
 import { REGULATOR_EARTH, SOURCE } from '../making.ts';
 
 const RUNNING_CAUTIONS = ['charging battery', 'rotating parts', 'exhaust gas'] as const;
@@ -119,7 +120,7 @@ export const chargeVolts: CheckMaker = (machine) => {
               kind: 'figure',
               value: (scene) => {
                 const { ohms } = figuresAt(scene.params, REGULATOR_EARTH);
-                return Math.min(machine.fit.volts, 2.4 * ohms!);
+                return regulatorEarthDrop(machine.fit, ohms, machine.fit.volts);
               },
             },
             needs: [REGULATOR_EARTH],

@@ -5,7 +5,8 @@ import type { Fit } from '../../../schema/fit.ts';
 import { batteryParts, strapParts } from '../../shared/supply.ts';
 import { SHARED_PARTS } from '../../shared/parts/index.ts';
 import { chargeOffers, settleCharge } from '../charging.ts';
-import { BELT, CUTOUT, INDICATOR, REGULATOR, REGULATOR_EARTH, SOURCE } from '../making.ts';
+import { circuitOf } from '../fieldCircuit.ts';
+import { BELT, CUTOUT, FIELD_WIRE, INDICATOR, REGULATOR, REGULATOR_EARTH, SOURCE } from '../making.ts';
 import { CHARGE_PARTS as PARTS } from '../parts/index.ts';
 
 type Kind = 'generator' | 'alternator' | 'alternator-apart' | 'stator-single' | 'stator-three';
@@ -38,6 +39,9 @@ const stations = (kind: Kind, fit: Fit): Station[] => [
   ...(apart(kind)
     ? [{ id: REGULATOR_EARTH, label: 'Regulator’s earth', picture: 'earth', joint: true, lane: regulating }]
     : []),
+  ...(kind === 'generator'
+    ? [{ id: FIELD_WIRE, label: 'Field wire', picture: 'wire', joint: true, lane: regulating }]
+    : []),
   ...(kind.startsWith('stator')
     ? []
     : [
@@ -51,11 +55,11 @@ const stations = (kind: Kind, fit: Fit): Station[] => [
   { id: 'standing', label: 'What stays on', picture: 'box', lane: atRest },
 ];
 
-function sourceParts(kind: Kind, { block }: Site): PartInstance[] {
+function sourceParts(kind: Kind, { block, fit }: Site): PartInstance[] {
   const at = { id: SOURCE, label: NAMES[kind].source, station: SOURCE };
   if (kind === 'generator')
     return [
-      { ...at, kind: PARTS.generator, nodes: { a: 'gen', b: block } },
+      { ...at, kind: circuitOf(fit) === 'A' ? PARTS.generator : PARTS.generatorB, nodes: { a: 'gen', b: block } },
       { id: CUTOUT, label: 'Cut-out', station: CUTOUT, kind: PARTS.cutOut, nodes: { a: 'gen', b: 'chg-out' } },
     ];
   if (kind === 'stator-three') return [{ ...at, kind: PARTS.statorThree, nodes: { a: 'chg-out', b: block } }];
@@ -75,6 +79,15 @@ function regulatorParts(kind: Kind, { block }: Site): PartInstance[] {
     nodes: {},
     apart: true,
   };
+  const wire: PartInstance = {
+    id: FIELD_WIRE,
+    label: 'Field wire',
+    station: FIELD_WIRE,
+    kind: PARTS.fieldWire,
+    nodes: {},
+    apart: true,
+  };
+  if (kind === 'generator') return [regulator, earth, wire];
   return apart(kind) ? [regulator, earth] : [regulator];
 }
 function indicatorParts(kind: Kind, fit: Fit): PartInstance[] {

@@ -1,6 +1,7 @@
 import { belt, chargeLamp, chargeWire, consumers, exciteResistor, lamps, standing } from './around.ts';
+import { fieldWire } from './fieldWire.ts';
 import { cutOut, regulator, regulatorBox, regulatorEarth, regulatorRectifier } from './regulator.ts';
-import { alternator, generator } from './source.ts';
+import { alternator, generator, generatorB } from './source.ts';
 import { statorSingle, statorThree } from './stator.ts';
 
 /** The kinds of part that the charge trail is built of, besides what trails share. */
@@ -12,7 +13,9 @@ export const CHARGE_PARTS = {
   consumers,
   cutOut,
   exciteResistor,
+  fieldWire,
   generator,
+  generatorB,
   lamps,
   regulator,
   regulatorBox,

@@ -96,7 +96,14 @@ export const regulatorEarth: PartKind<'ohms'> = {
       weight: 2,
       repair: 'remake',
       comesWith: 'shaking',
-      apply: (p, s) => ({ ...p, ohms: logBetween(0.5, 2.2, s) }),
+      // Where only the shunt winding measures through it, it takes ohms to mislead it.
+      apply: (p, s, fit) => ({
+        ...p,
+        ohms:
+          fit.charge?.kind === 'generator' && fit.charge.field === 'B'
+            ? logBetween(3, 20, s) * (fit.volts / 12) ** 2
+            : logBetween(0.5, 2.2, s) * (fit.volts / 12) ** 2,
+      }),
     },
     {
       id: 'off',

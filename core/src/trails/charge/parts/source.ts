@@ -26,7 +26,7 @@ const lifts = (e: Charger, fit: Fit): boolean => chargerCan(e, (OVER_VOLTS * fit
 
 /** What every machine that charges has; what works it is put in before anyone measures. */
 export type MachineFigures = Figures<'voltsPerRpm' | 'ohms', 'share' | PutIn>;
-export type PutIn = 'works' | 'carried' | 'setVolts';
+export type PutIn = 'works' | 'carried' | 'setVolts' | 'most';
 
 /** The machine as a charger at a state's speed; `works`, `carried` and `setVolts` are put in before anyone measures. */
 export function chargerOf(p: MachineFigures, context: PartContext): Charger {
@@ -47,7 +47,7 @@ export function chargerAt(p: MachineFigures, { id, nodes, fit, state }: PartCont
     sign: fit.earth === 'positive' ? -1 : 1,
     winding: making.winding,
     halfWave: fit.charge?.wave === 'half',
-    emfVolts: p.voltsPerRpm * rpm * (p.share ?? 1),
+    emfVolts: p.voltsPerRpm * rpm * (p.share ?? 1) * (p.most ?? 1),
     ohms: p.ohms,
     reactanceOhms: making.reactancePerRpm * rpm,
     diodeVolts: making.diodeVolts,
@@ -127,7 +127,15 @@ export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residua
       hidden: true,
     },
   ],
-  repairs: [...repairs('generator', 150), { id: 'polarise', label: 'Polarise the generator', minutes: 5, money: 0 }],
+  repairs: [
+    ...repairs('generator', 150),
+    {
+      id: 'polarise',
+      label: 'Polarise the generator: battery to armature terminal, for a blink',
+      minutes: 5,
+      money: 0,
+    },
+  ],
   faults: [
     { ...brushes, apply: (p) => ({ ...p, ohms: OPEN_OHMS, worn: 1 }) },
     fieldOpen,
@@ -153,6 +161,16 @@ export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residua
     const working = running(p, context);
     return working.length ? working : [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: still }];
   },
+};
+
+/** The same with its field’s far end earthed inside: it is polarised through its field alone. */
+export const generatorB: typeof generator = {
+  ...generator,
+  repairs: generator.repairs.map((r) =>
+    r.id === 'polarise'
+      ? { ...r, label: 'Polarise the generator: field wire off the box, on the battery for a blink' }
+      : r,
+  ),
 };
 
 /** Alternator with a wound rotor. Nodes `a` its output, `b` earth, `ind` the terminal of lamp and exciting current. */
