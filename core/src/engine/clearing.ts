@@ -4,7 +4,7 @@ import type { Known } from '../machine/known.ts';
 import { CRANKING } from '../machine/state.ts';
 import type { Fit } from '../schema/fit.ts';
 import { outsideOf } from './altitude.ts';
-import { BURNS } from './mixture.ts';
+import { BURNS } from './burns.ts';
 
 /** Air: gas constant J/(kg·K); fuel over air by mass that burns whole; molar mass of petrol's vapour over air's [1]. */
 const R = 287;

@@ -1,7 +1,8 @@
 import type { Scene } from '../machine/scene.ts';
 import type { MachineState } from '../machine/part.ts';
 import { CRANKING } from '../machine/state.ts';
-import { burns } from './mixture.ts';
+import { burns } from './burns.ts';
+import { richnessAt } from './ownMixture.ts';
 import { cylinderFires } from './squeeze.ts';
 import { logistic } from '../random/lcg.ts';
 import { sparkWords } from '../instruments/sparkTester.ts';
@@ -27,10 +28,11 @@ export interface Running {
 
 /** Fires or not on each cylinder: the volts that are there against those asked, their moment, the mixture, the squeeze. */
 export function howItRuns(scene: Scene, state: MachineState): Running {
-  const timed = firesInTime(scene) * burns(scene.see('richness', state), state) * (1 - scene.see('fuelCut', state));
+  const timed = firesInTime(scene) * (1 - scene.see('fuelCut', state));
   const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
     const spark = sparkWords(scene.spark('plug', state, i + 1));
-    return { none: 1 - (1 - spark.none) * timed * cylinderFires(scene, state, i + 1), weak: spark.weak };
+    const burning = burns(richnessAt(scene, state, i + 1), state);
+    return { none: 1 - (1 - spark.none) * timed * burning * cylinderFires(scene, state, i + 1), weak: spark.weak };
   });
   const allDead = cylinders.reduce((p, c) => p * c.none, 1);
   const noneDead = cylinders.reduce((p, c) => p * (1 - c.none), 1);

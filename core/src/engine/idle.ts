@@ -2,7 +2,7 @@ import type { Scene } from '../machine/scene.ts';
 import { IDLE } from '../machine/state.ts';
 import { logistic } from '../random/lcg.ts';
 import { idleRpm } from './manifold.ts';
-import { burns } from './mixture.ts';
+import { burns } from './burns.ts';
 
 /** A third faster or slower than it was set is noticed; a logarithm. */
 const OFF_FROM = 0.3;

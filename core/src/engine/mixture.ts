@@ -1,18 +1,8 @@
 import type { Scene } from '../machine/scene.ts';
-import type { MachineState } from '../machine/part.ts';
 import { FAST } from '../machine/state.ts';
+import { burnsAll } from './ownMixture.ts';
 import { squeezed } from './squeeze.ts';
 import { logistic } from '../random/lcg.ts';
-
-/** Richness under and over which a charge no longer burns: wider while a starter turns it through [1]. */
-export const BURNS = { crank: { weak: 0.5, rich: 2.1 }, run: { weak: 0.66, rich: 1.62 } } as const;
-
-/** Chance that a cylinder with a sound spark burns a mixture of this richness; 1 is right. */
-export function burns(richness: number, state: Pick<MachineState, 'key'>): number {
-  const { weak, rich } = BURNS[state.key === 'run' ? 'run' : 'crank'];
-  const within = (r: number) => logistic((r - weak) / 0.045) * logistic((rich - r) / 0.09);
-  return Math.min(1, within(richness) / within(1));
-}
 
 /** Under this share of what full load drinks, it is felt on a hill. */
 const FELT_UNDER = 0.9;
@@ -31,7 +21,7 @@ export function pullsWell(scene: Scene): number {
   const enough = (air: number) => logistic((air - BREATHES_FROM) / 0.05);
   const breathes = enough(scene.see('breathes', FAST)) / enough(1);
   const squeeze = logistic((squeezed(scene) - SQUEEZED_FROM) / 0.02) / logistic((1 - SQUEEZED_FROM) / 0.02);
-  return arrives * breathes * squeeze * burns(scene.see('richness', FAST), FAST) * inItsMoment(scene);
+  return arrives * breathes * squeeze * burnsAll(scene, FAST) * inItsMoment(scene);
 }
 
 /** Whoever drives it comes back on foot when it stalls within so many minutes. */

@@ -1,8 +1,10 @@
+import type { MachineState } from '../machine/part.ts';
 import type { Scene } from '../machine/scene.ts';
 import { CRANKING, FAST, IDLE, RUNNING } from '../machine/state.ts';
 import { logistic } from '../random/lcg.ts';
 import { howItRuns } from './howItRuns.ts';
-import { lameCylinders } from './squeeze.ts';
+import { richnessAt } from './ownMixture.ts';
+import { unlitCylinders } from './squeeze.ts';
 
 /** How plainly a cylinder that was turned or run without firing shows it on its plug. */
 const SHOWS = 0.75;
@@ -21,6 +23,7 @@ export interface PlugPicture {
   readonly allWhite: number;
   /** By what happens to one cylinder alone, of each. */
   readonly wet: readonly number[];
+  readonly white: readonly number[];
   readonly oily: readonly number[];
 }
 
@@ -35,11 +38,20 @@ export function plugPicture(scene: Scene): PlugPicture {
   const black = (1 - allDead) * 0.85 * logistic((rich - BLACK_FROM) / 0.06);
   const weak = logistic((WHITE_UNDER - scene.see('richness', FAST)) / 0.03);
   const early = logistic((scene.see('degreesOff', FAST) - EARLY_FROM) / 2);
-  const lame = lameCylinders(scene, RUNNING).map((l) => SHOWS * (1 - allDead) * l);
+  const unlit = unlitCylinders(scene, RUNNING);
+  const apart = (i: number, state: MachineState) => scene.see('ownMixture', state, { cylinder: i }) !== 1;
+  // Of one carburettor among several: unburnt or sooty where it is rich, white where it is weak.
+  const drenched = (i: number) =>
+    Math.max(
+      ...[IDLE, FAST].map((s) => (apart(i, s) ? 0.85 * logistic((richnessAt(scene, s, i) - BLACK_FROM) / 0.06) : 0)),
+    );
+  const pale = (i: number) =>
+    apart(i, FAST) ? logistic((WHITE_UNDER - richnessAt(scene, FAST, i)) / 0.03) * (1 - weak) : 0;
   return {
     allWet: 1 - (1 - drowned) * (1 - black),
     allWhite: (1 - allDead) * 0.6 * (1 - (1 - weak) * (1 - early)),
-    wet: lame,
+    wet: each.map((i) => (1 - allDead) * (1 - (1 - SHOWS * unlit[i - 1]!) * (1 - drenched(i)))),
+    white: each.map((i) => (1 - allDead) * 0.6 * pale(i)),
     oily: each.map((i) => 0.8 * scene.see('oil', CRANKING, { cylinder: i })),
   };
 }

@@ -3,6 +3,7 @@ import type { Known } from '../machine/known.ts';
 import type { MachineState } from '../machine/part.ts';
 import { CRANKING } from '../machine/state.ts';
 import { logistic } from '../random/lcg.ts';
+import { burnsBeside } from './ownMixture.ts';
 
 /**
  * Share of a tight cylinder's pressure under which it does not fire: as it is turned, idling, and fast, where it leaks
@@ -23,11 +24,15 @@ export function cylinderFires(scene: Known, state: MachineState, cylinder: numbe
 }
 
 /** Chance that a cylinder does not fire for want of spark or squeeze, whatever its moment and mixture; of each. */
-export const lameCylinders = (scene: Known, state: MachineState): number[] =>
+export const unlitCylinders = (scene: Known, state: MachineState): number[] =>
   Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
     const { none } = sparkWords(scene.spark('plug', state, i + 1));
     return 1 - (1 - none) * cylinderFires(scene, state, i + 1);
   });
+
+/** The same with what its own carburettor keeps it from: it does no work while its fellows do. */
+export const lameCylinders = (scene: Known, state: MachineState): number[] =>
+  unlitCylinders(scene, state).map((unlit, i) => 1 - (1 - unlit) * burnsBeside(scene, state, i + 1));
 
 /** Mean over the cylinders of what they make of their charge, 1 where all are tight. */
 export function squeezed(scene: Known): number {

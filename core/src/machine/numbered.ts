@@ -15,6 +15,7 @@ export type Numbered =
   | 'stop-wire'
   | 'added'
   | 'interlock'
+  | 'carburettor'
   | 'compression-rings'
   | 'compression-exhaust'
   | 'compression-intake';

@@ -42,6 +42,8 @@ export interface Observables {
   drainAmps: { at: undefined; value: number };
   /** Fuel that burns over what the air asks for: 1 is right, less is weak, more is rich; nothing where none arrives. */
   richness: { at: undefined; value: number };
+  /** Richness of a cylinder over that of its fellows, by its own carburettor: 1 where one feeds all, or each as the others. */
+  ownMixture: { at: { readonly cylinder: number }; value: number };
   /** Chance that it floods: fuel where air should be, plugs wet. */
   floods: { at: undefined; value: number };
   /** Share of what full load drinks that arrives; above 1 there is more than is asked. */
@@ -99,6 +101,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   lampGlow: (_scene, state) => (state.key === 'on' ? 1 : 0),
   drainAmps: () => 0.005,
   richness: () => 1,
+  ownMixture: () => 1,
   floods: () => 0,
   pulls: () => 3,
   idles: ({ machine: { fit } }) => ({ pascals: 40e3, rpm: fit.cylinders <= 2 ? 1200 : 850 }),

@@ -2,7 +2,8 @@ import { logistic } from '../../random/lcg.ts';
 import { FAST, IDLE } from '../../machine/state.ts';
 import { idleRpm } from '../manifold.ts';
 import { idlesWrong } from '../idle.ts';
-import { burns, pullsWell, stallsAndGoes } from '../mixture.ts';
+import { burns } from '../burns.ts';
+import { pullsWell, stallsAndGoes } from '../mixture.ts';
 import type { Symptom } from './symptom.ts';
 
 /** Under this share of its idle it does not keep turning. */

@@ -1,7 +1,7 @@
 import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
 import { outsideOf } from '../../engine/altitude.ts';
 import { idleHole, idleRpm, idling, pressureAtSpeed, type Idling } from '../../engine/manifold.ts';
-import { burns } from '../../engine/mixture.ts';
+import { burns } from '../../engine/burns.ts';
 import { squeezed } from '../../engine/squeeze.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';

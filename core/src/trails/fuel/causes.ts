@@ -102,6 +102,14 @@ export const FUEL_CAUSES: readonly Failing[] = [
     causes: [lookedFor('twice', 'It was mixed twice', 'Who filled it, and from which can?', 4)],
   },
   { of: [fails('accelerator pump', 'dead')], causes: [stood] },
+  {
+    of: [fails('one of several carburettors', 'idle-blocked', 'main-blocked', 'starved', 'floods')],
+    causes: [dirt, stood],
+  },
+  {
+    of: [fails('one of several carburettors', 'enriched')],
+    causes: [lookedFor('seat', 'The rubber of its seat has hardened or come off', 'Look at the plunger’s end.', 4)],
+  },
   { of: [fails('float', 'low')], causes: [lookedFor('set-wrong', 'It was set by eye', 'Ask who had it apart.', 4)] },
   { of: [fails('idle jet', 'blocked'), fails('main jet', 'blocked')], causes: [dirt, stood] },
   {

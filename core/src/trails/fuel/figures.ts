@@ -4,6 +4,7 @@ import type { FUEL_PARTS } from './parts/index.ts';
 /** Figures of this trail’s parts, by part id. */
 declare module '../../machine/figures.ts' {
   interface PartFigures {
+    [id: `carburettor-${number}`]: FiguresOf<typeof FUEL_PARTS.ownCarburettor>;
     'fuel-tank': FiguresOf<typeof FUEL_PARTS.tank>;
     'fuel-vent': FiguresOf<typeof FUEL_PARTS.vent>;
     'fuel-tap': FiguresOf<typeof FUEL_PARTS.tap>;

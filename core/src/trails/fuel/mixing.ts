@@ -4,8 +4,12 @@ import { PETROL_DENSITY } from '../../fluids/index.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
+import { IDLE } from '../../machine/state.ts';
+import type { Fit } from '../../schema/fit.ts';
 import { logistic } from '../../random/lcg.ts';
 import { drinks, feedOf, flowOf, stallOf } from './feeding.ts';
+import { carburettorsOf, oneFloods, oneShakes, ownMixture } from './apart.ts';
+import { howOf } from './how.ts';
 import { CARBURETTOR as C, TANK } from './ids.ts';
 
 /** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
@@ -42,8 +46,6 @@ export function floodsIn(p: MachineParams, { head, pump }: { head: number; pump:
   return 1 - (1 - bySeat) * (1 - byFloat);
 }
 
-const howOf = (state: MachineState) => (state.key !== 'run' ? 'crank' : state.speed === 'fast' ? 'fast' : 'idle');
-
 /** With what of it arrives: a bowl that is drunk faster than it is filled runs dry. */
 function richness(scene: Known, state: MachineState): number {
   const how = howOf(state);
@@ -56,7 +58,7 @@ function richness(scene: Known, state: MachineState): number {
   return asMixed(p, how) * richerOf(scene.machine.fit) * arrives * (1 + more * floods);
 }
 
-export const fuelOffers: Offers = {
+const fuelOffers: Offers = {
   richness,
   floods: (scene) => floodsIn(scene.params, feedOf(scene.params)),
   oil: ({ params }) => 0.9 * ((figuresAt(params, TANK).oil ?? 0) ? 1 : 0),
@@ -64,6 +66,15 @@ export const fuelOffers: Offers = {
   pulls: (scene) => flowOf(feedOf(scene.params)) / drinks(scene.machine.fit, 'full'),
   stall: (scene) => stallOf(scene.machine.fit, scene.params),
 };
+
+/** The same of several carburettors: each may differ from its fellows. */
+const severalOffers: Offers = {
+  ...fuelOffers,
+  ownMixture: (scene, state, { cylinder }) => ownMixture(scene, state, cylinder),
+  floods: ({ machine: { fit }, params }) => 1 - (1 - floodsIn(params, feedOf(params))) * (1 - oneFloods(fit, params)),
+  uneven: (scene) => oneShakes(scene, IDLE),
+};
+export const offersOf = (fit: Fit): Offers => (carburettorsOf(fit) > 1 ? severalOffers : fuelOffers);
 
 /** Leak of a plug that fuel has wetted, ohms: kilo-ohms, and no ignition gets over them (REFERENCE, fuel). */
 const WETTED_OHMS = 40e3;

@@ -2,7 +2,12 @@
 export const PLUG_LOOKS = ['dry', 'wet or sooty', 'oily', 'white', 'wide gap'] as const;
 export type PlugLook = (typeof PLUG_LOOKS)[number];
 
-const ALONE = { 'wet or sooty': 'is wet or sooty', oily: 'is oily', 'wide gap': 'has a wide gap' } as const;
+const ALONE = {
+  'wet or sooty': 'is wet or sooty',
+  oily: 'is oily',
+  white: 'is white',
+  'wide gap': 'has a wide gap',
+} as const;
 const TOGETHER: Readonly<Record<PlugLook, string>> = {
   dry: 'all dry and even',
   'wet or sooty': 'all wet or sooty',

@@ -1,6 +1,6 @@
 import { outsideOf } from '../../../engine/altitude.ts';
 import { idleHole, idleRpm, idling } from '../../../engine/manifold.ts';
-import { burns } from '../../../engine/mixture.ts';
+import { burns } from '../../../engine/burns.ts';
 import { lameCylinders } from '../../../engine/squeeze.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { ofSeveral } from '../../../machine/several.ts';

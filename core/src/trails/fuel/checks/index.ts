@@ -1,4 +1,5 @@
 import type { CheckMaker } from '../../../machine/check.ts';
+import { carburettorsApart } from './apart.ts';
 import { carburettorInside, carburettorOutside } from './carburettor.ts';
 import { flowIntoCan, fuelInTank, pumpPressures, wayOpened } from './feed.ts';
 import { bulbAndPump } from './pump.ts';
@@ -12,6 +13,7 @@ export const FUEL_CHECKS: readonly CheckMaker[] = [
   flowIntoCan,
   pumpPressures,
   carburettorOutside,
+  carburettorsApart,
   wayOpened,
   carburettorInside,
 ];

@@ -1,4 +1,4 @@
-import { burns } from '../../../engine/mixture.ts';
+import { burns } from '../../../engine/burns.ts';
 import { firesInTime } from '../../../engine/howItRuns.ts';
 import { cylinderFires } from '../../../engine/squeeze.ts';
 import { sparkWords } from '../../../instruments/sparkTester.ts';

@@ -1,9 +1,11 @@
+import { numbered } from '../../../machine/numbered.ts';
 import type { PartInstance } from '../../../machine/part.ts';
 import type { Station, TrailKind } from '../../../machine/trail.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { BULB, CARBURETTOR as C, LINE, PUMP, TANK, VENT } from '../ids.ts';
 import { tankSlowly } from '../feeding.ts';
-import { fuelOffers, settleFuel } from '../mixing.ts';
+import { carburettorsOf } from '../apart.ts';
+import { offersOf, settleFuel } from '../mixing.ts';
 import { FUEL_PARTS as PARTS } from '../parts/index.ts';
 
 type Kind = NonNullable<Fit['fuel']>['kind'];
@@ -17,7 +19,24 @@ const PUMPS = {
 };
 const breathing = { name: 'Breathing', joins: TANK } as const;
 const cold = { name: 'Cold start', joins: 'fuel-jets' } as const;
-const several = (fit: Fit) => (fit.fuel?.carburettors ?? 1) > 1;
+const several = (fit: Fit) => carburettorsOf(fit) > 1;
+/** Each of several carburettors by itself, beside what all of them share. */
+const each = (fit: Fit): PartInstance[] =>
+  several(fit)
+    ? Array.from({ length: carburettorsOf(fit) }, (_, k) => ({
+        ...numbered('carburettor', k + 1),
+        label: `Carburettor ${k + 1}`,
+        together: 'Carburettors',
+        station: 'fuel-jets',
+        kind: PARTS.ownCarburettor,
+        nodes: {},
+        apart: true,
+        weight: 1 / carburettorsOf(fit),
+        ...(fit.fuel?.enriching === 'enricher'
+          ? {}
+          : { fails: PARTS.ownCarburettor.faults.flatMap((f) => (f.id === 'enriched' ? [] : [f.id])) }),
+      }))
+    : [];
 
 const stations = (kind: Kind, fit: Fit): Station[] => [
   { id: TANK, label: 'Tank', picture: 'tank' },
@@ -69,6 +88,7 @@ function parts(kind: Kind, fit: Fit): PartInstance[] {
     part(C.mainJet, several(fit) ? 'Main jets' : 'Main jet', 'fuel-jets', PARTS.mainJet),
     ...(fit.fuel?.accelerator ? [part(C.accelerator, 'Accelerator pump', C.accelerator, PARTS.accelerator)] : []),
     part(C.choke, fit.fuel?.enriching === 'enricher' ? 'Enricher' : 'Choke', C.choke, PARTS.choke),
+    ...each(fit),
   ];
 }
 
@@ -82,7 +102,7 @@ const kind = (name: Kind, label: string): TrailKind => ({
     stations: stations(name, fit),
     parts: parts(name, fit),
     nodeNames: {},
-    offers: fuelOffers,
+    offers: offersOf(fit),
     settle: (_found, params) => settleFuel(params),
     slowly: tankSlowly,
   }),

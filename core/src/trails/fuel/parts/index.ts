@@ -1,5 +1,6 @@
 import { accelerator, choke, float, idleJet, mainJet, needle } from './carburettor.ts';
 import { electricPump, mechanicalPump, pulsePump } from './pump.ts';
+import { ownCarburettor } from './ownCarburettor.ts';
 import { bulb, filter, line, tank, tap, vent } from './supply.ts';
 
 /** Parts that only the fuel trail has. */
@@ -19,4 +20,5 @@ export const FUEL_PARTS = {
   mainJet,
   choke,
   accelerator,
+  ownCarburettor,
 };

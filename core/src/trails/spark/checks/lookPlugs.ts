@@ -22,6 +22,7 @@ function seesPlugs(scene: Scene): Record<string, number> {
   const done = plugPicture(scene);
   const fouled = own.map((p) => (p.shuntOhms < FOULED_OHMS ? SEEN_ALONE : MISTAKEN));
   const wet = ofSeveral(done.wet.map((v, i) => 1 - (1 - v) * (1 - fouled[i]!)));
+  const white = ofSeveral(done.white.map((v) => v + MISTAKEN));
   const oily = ofSeveral(done.oily.map((v) => v + MISTAKEN));
   const wide = own.map((p) => (p.gapMetres > WIDE_METRES ? SEEN_ALONE : MISTAKEN));
   const foul = set.shuntOhms < FOULED_OHMS ? 0.97 : 0.015;
@@ -50,7 +51,10 @@ function seesPlugs(scene: Scene): Record<string, number> {
         : []),
     );
   after(give(allWide, set.extraGap > WIDER_METRES ? 0.95 : 0.015));
-  after(give(allPlugs('white'), done.allWhite + 0.01));
+  after(
+    give(allPlugs('white'), done.allWhite + 0.01),
+    ...(cylinders > 1 ? white.alone.map((s, i) => give(onlyPlug(i + 1, 'white'), s)) : []),
+  );
   shares[allPlugs('dry')] = Math.max(0, left);
   return shares;
 }

@@ -1,0 +1,151 @@
+import { burns } from '../../../engine/burns.ts';
+import { richnessAt } from '../../../engine/ownMixture.ts';
+import { lameCylinders } from '../../../engine/squeeze.ts';
+import { figuresAt } from '../../../machine/figures.ts';
+import type { CheckMaker } from '../../../machine/check.ts';
+import { eachOf, idOf } from '../../../machine/numbered.ts';
+import type { Scene } from '../../../machine/scene.ts';
+import { seen } from '../../../machine/seen.ts';
+import { ofSeveral } from '../../../machine/several.ts';
+import { IDLE } from '../../../machine/state.ts';
+import { logistic } from '../../../random/lcg.ts';
+import { carburettorsOf, feeds } from '../apart.ts';
+import { drinks, feedOf, flowOf } from '../feeding.ts';
+import { look, moving } from './feed.ts';
+
+const marine = (own: { fit: { marine: boolean } }) => (own.fit.marine ? (['marine'] as const) : []);
+
+/** Several carburettors: which of them differs. */
+export const carburettorsApart: CheckMaker = (machine) => {
+  const { fit } = machine;
+  if (carburettorsOf(fit) < 2) return [];
+  const cylinders = Array.from({ length: fit.cylinders }, (_, i) => i + 1);
+  const running = ['rotating parts', 'exhaust gas', 'hot coil', ...marine(machine)] as const;
+  const pipe = (n: number) => `only ${n} stays cold`;
+  return [
+    look(
+      machine,
+      {
+        id: 'fuel-pipes',
+        station: 'fuel-jets',
+        label: 'Exhaust pipes, a minute after a cold start: which stays cold?',
+        set: 'Started cold, left at its idle for one minute.',
+        touch: 'A thermometer, or a drop of water, on each pipe an inch from the head. No bare hands.',
+        watch: 'All hiss alike. One that only gets warm: its cylinder does no work at idle.',
+        words: ['all warm alike', ...cylinders.map(pipe), 'will not run so'],
+        needs: [idOf('carburettor', 1)],
+        state: IDLE,
+        minutes: 2,
+        cautions: running,
+      },
+      (scene) => {
+        const { none, alone } = ofSeveral(lameCylinders(scene, IDLE));
+        const named = alone.map((only) => 0.93 * only + 0.01 * none);
+        const alike = none * (1 - 0.01 * alone.length);
+        return {
+          'all warm alike': alike,
+          ...Object.fromEntries(named.map((v, i) => [pipe(i + 1), v])),
+          'will not run so': Math.max(0, 1 - alike - named.reduce((a, b) => a + b, 0)),
+        };
+      },
+    ),
+    ...eachOf(machine, 'carburettor', (n) =>
+      look(
+        machine,
+        {
+          id: `fuel-mouth-${n}`,
+          station: 'fuel-jets',
+          label: `Carburettor ${n}, idling: its mouth half covered`,
+          set: 'Engine warm, running at its idle or as near as it will, filters off.',
+          touch: `A card over half of the mouth of number ${n} alone; fingers and sleeves away from it.`,
+          watch:
+            'Picks up: this one was too weak. Slows: it is right. Steadies when it is left alone and smokes: too rich.',
+          words: ['picks up', 'slows down', 'smokes and stops'],
+          needs: [idOf('carburettor', n)],
+          state: IDLE,
+          minutes: 1,
+          opens: ['air filter off'],
+          cautions: running,
+        },
+        (scene) =>
+          mouthTold(
+            scene,
+            cylinders.find((c) => feeds(fit, c) === n)!,
+          ),
+      ),
+    ),
+    ...eachOf(machine, 'carburettor', (n) =>
+      look(
+        machine,
+        {
+          ...moving(machine),
+          id: `fuel-bowl-drain-${n}`,
+          station: 'fuel-needle',
+          label: `What comes out of the drain of carburettor ${n}`,
+          touch: 'Open its drain screw over a jar; shut it, make the fuel move for fifteen seconds, open it again.',
+          watch:
+            'A bowlful, and again. Nothing the second time: nothing passes its needle. It does not stop: it does not shut.',
+          words: ['a bowlful, and again', 'hardly anything', 'does not stop'],
+          needs: [idOf('carburettor', n)],
+          minutes: 2.5,
+        },
+        ({ params }) => {
+          const own = figuresAt(params, idOf('carburettor', n));
+          const fills = logistic((flowOf(feedOf(params)) / drinks(fit, 'idle') - 0.8) / 0.15) * (1 - own.starved);
+          const spills = fills * seen(own.high > 0.45, 0.9);
+          return {
+            'hardly anything': 0.01 + 0.97 * (1 - fills),
+            'does not stop': 0.01 + 0.97 * spills,
+            'a bowlful, and again': 0.98 - 0.97 * (1 - fills + spills),
+          };
+        },
+      ),
+    ),
+    ...eachOf(machine, 'carburettor', (n) =>
+      look(
+        machine,
+        {
+          id: `fuel-inside-${n}`,
+          station: 'fuel-jets',
+          label: `Carburettor ${n} opened: passages, jet, needle, enricher`,
+          set: 'Its bowl off, over a clean cloth.',
+          touch: 'Blow through each passage; main jet to the light; lift the float; work the enricher.',
+          watch: 'All passages free, the needle shuts, the enricher’s seat is whole.',
+          words: ['sound', 'idle passages blocked', 'main jet blocked', 'needle or float', 'enricher does not seat'],
+          needs: [idOf('carburettor', n)],
+          minutes: 6,
+          opens: ['bowl off'],
+        },
+        ({ params }) => {
+          const own = figuresAt(params, idOf('carburettor', n));
+          let left = 1;
+          const take = (is: boolean, keen: number) => {
+            const share = left * seen(is, keen);
+            left -= share;
+            return share;
+          };
+          return {
+            'idle passages blocked': take(own.idleBlocked > 0.3, 0.94),
+            'main jet blocked': take(own.mainBlocked > 0.3, 0.94),
+            'needle or float': take(own.high > 0.3 || own.starved > 0.5, 0.9),
+            'enricher does not seat': take(own.enriched > 0.3, 0.85),
+            sound: left,
+          };
+        },
+      ),
+    ),
+  ];
+};
+
+/** What covering one mouth tells: by the mixture of the cylinders that it feeds, while the engine runs at all. */
+function mouthTold(scene: Scene, cylinder: number): Record<string, number> {
+  const rich = richnessAt(scene, IDLE, cylinder);
+  const runs = burns(scene.see('richness', IDLE), IDLE);
+  const weak = logistic((0.86 - rich) / 0.04) * runs;
+  const drowned = logistic((rich - 1.35) / 0.06);
+  return {
+    'picks up': 0.02 + 0.94 * weak,
+    'smokes and stops': 0.02 + 0.94 * drowned,
+    'slows down': 0.96 - 0.94 * (weak + drowned),
+  };
+}
