@@ -60,6 +60,8 @@ export interface Observables {
   offStroke: { at: { readonly cylinder: number }; value: number };
   /** Pressure of a cylinder as it is turned, over what it would reach if nothing leaked. */
   compression: { at: { readonly cylinder: number }; value: number };
+  /** Chance that water gets into its cylinders and leaves as steam. */
+  steams: { at: undefined; value: number };
   /** Chance that oil reaches a cylinder's plug. */
   oil: { at: { readonly cylinder: number }; value: number };
   /** Chance that its cylinders pull unlike one another at idle, each being sound; that it stumbles when it is opened up. */
@@ -108,6 +110,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   breathes: () => 1,
   offStroke: () => 0,
   compression: () => 0.97,
+  steams: () => 0,
   oil: () => 0,
   valvesLate: () => 0,
   glows: () => 0,

@@ -1,3 +1,4 @@
+import { exhaustSeen } from '../engine/exhaust.ts';
 import { tryIt } from '../engine/tryIt.ts';
 import { hasHeldPoints, type Check, type CheckMaker } from '../machine/check.ts';
 import type { Machine } from '../machine/machine.ts';
@@ -21,6 +22,7 @@ const MAKERS: readonly CheckMaker[] = [
   ...STOP_CHECKS,
   ...AIR_CHECKS,
   ...COMPRESSION_CHECKS,
+  exhaustSeen,
 ];
 
 /** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */

@@ -1,11 +1,10 @@
-import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
+import { figuresAt, figuresIfAny, type PartId } from '../../machine/figures.ts';
 import { outsideOf } from '../../engine/altitude.ts';
 import { pressed, SHUT_BEFORE, type Pressed } from '../../engine/compressing.ts';
 import { idleHole, idleRpm } from '../../engine/manifold.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import { idOf } from '../../machine/numbered.ts';
 import type { Offers } from '../../machine/observed.ts';
-import type { PartParams } from '../../machine/part.ts';
 import { CRANKING } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
@@ -15,22 +14,26 @@ export const RINGS = 'compression-rings';
 export const EXHAUST = 'compression-exhaust';
 export const INTAKE = 'compression-intake';
 
-const lets = (part: PartParams | undefined): number => part?.leakSquareMetres ?? 0;
+/** What a part lets by; one that an engine of this kind has not got lets nothing by. */
+const lets = (p: MachineParams, id: PartId & `compression-${string}`): number => {
+  const own = figuresIfAny(p, id);
+  return own && 'leakSquareMetres' in own ? own.leakSquareMetres : 0;
+};
 
 /** A gasket's leak, where it is one of this cylinder: both sides of a pair; the middle one to the water or outside. */
-function gasketLeak(fit: Fit, gasket: PartParams, cylinder: number): number {
-  const { pair, water, blows } = gasket as { pair?: number; water?: number; blows?: number };
+function gasketLeak(fit: Fit, p: MachineParams, cylinder: number): number {
+  const { pair, water, blows, leakSquareMetres } = figuresAt(p, GASKET);
   const middle = (water || blows) && cylinder === Math.ceil(fit.cylinders / 2);
-  return middle || (pair && (cylinder === pair || cylinder === pair + 1)) ? lets(gasket) : 0;
+  return middle || (pair && (cylinder === pair || cylinder === pair + 1)) ? leakSquareMetres : 0;
 }
 
 /** Ways out of a cylinder, square metres each. */
 export function waysOut(fit: Fit, p: MachineParams, cylinder: number) {
   return {
-    rings: lets(p[idOf(RINGS, cylinder)]) + lets(p[BORES]),
-    exhaust: lets(p[idOf(EXHAUST, cylinder)]),
-    intake: lets(p[idOf(INTAKE, cylinder)]),
-    gasket: gasketLeak(fit, p[GASKET]!, cylinder),
+    rings: lets(p, idOf(RINGS, cylinder)) + lets(p, BORES),
+    exhaust: lets(p, idOf(EXHAUST, cylinder)),
+    intake: lets(p, idOf(INTAKE, cylinder)),
+    gasket: gasketLeak(fit, p, cylinder),
   };
 }
 export const leakOf = (fit: Fit, p: MachineParams, cylinder: number): number =>
@@ -78,7 +81,7 @@ export const worstOf = ({ machine: { fit }, params }: Known): number => {
 
 /** Fuel over air at idle where a crankcase draws beside its carburettor half of the time. */
 const leaned = (fit: Fit, p: MachineParams): number =>
-  1 / (1 + (0.5 * lets(p[CRANKCASE])) / idleHole(fit.litres, idleRpm(fit)));
+  1 / (1 + (0.5 * lets(p, CRANKCASE)) / idleHole(fit.litres, idleRpm(fit)));
 
 /** From so much carbon on it glows. */
 const GLOWS_FROM = 0.8;
@@ -86,6 +89,7 @@ const GLOWS_FROM = 0.8;
 export const compressionOffers: Offers = {
   glows: ({ params }) => logistic(((figuresIfAny(params, CHAMBERS)?.carbon ?? 0) - GLOWS_FROM) / 0.06),
   compression: (scene, _state, { cylinder }) => gaugeOf(scene, cylinder) / tight(scene.machine.fit),
+  steams: ({ params }) => ((figuresIfAny(params, GASKET)?.water ?? 0) > 0.5 ? 0.9 : 0),
   oil: (scene, _state, { cylinder }) =>
     Math.max(...([idOf(RINGS, cylinder), BORES] as const).map((id) => figuresAt(scene.params, id).oil ?? 0)),
 };

@@ -20,7 +20,7 @@ const withFault = (id: string) => {
 };
 
 describe('which carburettor feeds a cylinder', () => {
-  const fit = (carburettors: number, cylinders: number): Fit => ({
+  const fit = (carburettors: number, cylinders: Fit['cylinders']): Fit => ({
     ...fitOf(FOUR_ON_TWO.fitOut),
     cylinders,
     fuel: { ...fitOf(FOUR_ON_TWO.fitOut).fuel!, carburettors },

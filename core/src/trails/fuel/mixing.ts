@@ -21,7 +21,7 @@ const NUISANCE = 0.15 / 3.6e6;
 
 /** How the mixture stands while the engine cranks cold, idles or runs fast, as if its bowls were full. 1 is right. */
 function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
-  const { light, water } = p[TANK] as { light: number; water: number };
+  const { light, water } = figuresAt(p, TANK);
   const [idle, main] = [1 - figuresAt(p, C.idleJet).blocked, 1 - figuresAt(p, C.mainJet).blocked];
   const level = (1 + figuresAt(p, C.float).high) * (1 - (figuresAt(p, C.float).gone ?? 0));
   const choke = figuresAt(p, C.choke);

@@ -1,4 +1,4 @@
-import { figuresAt } from '../../machine/figures.ts';
+import { figuresAt, figuresIfAny, hasFigures } from '../../machine/figures.ts';
 import { leakDown, type VacuumLine } from '../../fluids/index.ts';
 import type { Slow } from '../../machine/trail.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
@@ -63,8 +63,9 @@ export function rackAtStop(p: MachineParams, told: 'stop' | 'run'): number {
   return Math.max(shut, free * drawn(p, told));
 }
 function drawn(p: MachineParams, told: 'stop' | 'run'): number {
-  if (p[CABLE]) return told === 'stop' ? figuresAt(p, CABLE).pulls : figuresAt(p, CABLE).stays;
-  if (p[SOLENOID]) {
+  const cable = figuresIfAny(p, CABLE);
+  if (cable) return told === 'stop' ? cable.pulls : cable.stays;
+  if (hasFigures(p, SOLENOID)) {
     const toRun = figuresAt(p, SOLENOID).toRun > 0.5;
     const feed = figuresAt(p, FEED);
     const wanted = told === 'run' ? toRun : !toRun;

@@ -1,4 +1,4 @@
-import { figuresAt, figuresIfAny, type PartFigures } from '../../machine/figures.ts';
+import { figuresAt, figuresIfAny, hasFigures, type PartFigures } from '../../machine/figures.ts';
 import type { MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
@@ -84,10 +84,10 @@ export const shownBy = (p: MachineParams, state: MachineState, hose: 'on' | 'off
 const asMeant = (p: MachineParams): MachineParams => ({
   ...p,
   [BODY]: { ...figuresAt(p, BODY), turnedDegrees: 0 },
-  ...(p[CHAIN] ? { [CHAIN]: { lateDegrees: 0 } } : {}),
-  ...(p[WEIGHTS] ? { [WEIGHTS]: { maxDegrees: figuresAt(p, WEIGHTS).maxDegrees } } : {}),
-  ...(p[POD] ? { [POD]: { maxDegrees: figuresAt(p, POD).maxDegrees, holds: 1 } } : {}),
-  ...(p[BOX] ? { [BOX]: { maxDegrees: figuresAt(p, BOX).maxDegrees, works: 1 } } : {}),
+  ...(hasFigures(p, CHAIN) ? { [CHAIN]: { lateDegrees: 0 } } : {}),
+  ...(hasFigures(p, WEIGHTS) ? { [WEIGHTS]: { maxDegrees: figuresAt(p, WEIGHTS).maxDegrees } } : {}),
+  ...(hasFigures(p, POD) ? { [POD]: { maxDegrees: figuresAt(p, POD).maxDegrees, holds: 1 } } : {}),
+  ...(hasFigures(p, BOX) ? { [BOX]: { maxDegrees: figuresAt(p, BOX).maxDegrees, works: 1 } } : {}),
 });
 
 export const timingOffers: Offers = {
