@@ -113,6 +113,13 @@ export const SHARED_CAUSES: readonly Failing[] = [
     ],
   },
   {
+    of: [fails('joints of a feed', 'weathered')],
+    causes: [
+      lookedFor('salt', 'Salt, damp or years without grease', 'Look at the other joints of the machine: green too?', 4),
+      lookedFor('washed', 'Washed with pressure', 'Ask the owner.', 1),
+    ],
+  },
+  {
     of: [fails('heavy joint', 'corroded')],
     causes: [
       lookedFor('acid', 'Acid creeps up to it', 'Look for white fur; look at the level and at the volts fast.', 3),

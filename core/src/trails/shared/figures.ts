@@ -4,6 +4,7 @@ import type { SHARED_PARTS } from './parts/index.ts';
 /** Figures of parts that several trails have, by part id. */
 declare module '../../machine/figures.ts' {
   interface PartFigures {
+    joints: FiguresOf<typeof SHARED_PARTS.joints>;
     battery: FiguresOf<typeof SHARED_PARTS.battery>;
     'live-clamp': FiguresOf<typeof SHARED_PARTS.heavyJoint>;
     feed: FiguresOf<typeof SHARED_PARTS.wire>;

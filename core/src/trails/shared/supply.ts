@@ -5,6 +5,7 @@ import type { Site } from '../../machine/site.ts';
 import { OPEN_OHMS, type PartInstance } from '../../machine/part.ts';
 import { meltingAmps, SHARED_PARTS as PARTS } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';
+import { jointsPart, settleJoints } from './weathered.ts';
 import { addedAt, addedParts, addedStations } from './added.ts';
 import type { AsFound, MachineParams } from '../../machine/known.ts';
 import type { Station } from '../../machine/trail.ts';
@@ -91,6 +92,7 @@ export function supplyParts(fit: Fit, site: Site): PartInstance[] {
       kind: PARTS.warningLamp,
       nodes: { a: 'switch-out', b: 'block' },
     },
+    jointsPart,
     ...strapParts(site),
     !fit.crank && {
       id: 'starter',
@@ -103,8 +105,9 @@ export function supplyParts(fit: Fit, site: Site): PartInstance[] {
   return all.filter((p): p is PartInstance => p !== false);
 }
 
-/** A short that draws more than the fuse stands has melted it the first time the key was on. */
-export function settleFuse(found: AsFound, params: MachineParams): MachineParams {
+/** Weathered joints; and a short that draws more than the fuse stands has melted it the first time the key was on. */
+export function settleSupply(found: AsFound, given: MachineParams): MachineParams {
+  const params = settleJoints(given);
   const own = figuresIfAny(params, 'fuse');
   if (!own || own.ohms >= OPEN_OHMS) return params;
   const shorted = Object.values(params).some((p) => (p.earthOhms ?? OPEN_OHMS) < 2 || (p.leakOhms ?? OPEN_OHMS) < 2);

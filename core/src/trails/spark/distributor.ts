@@ -6,6 +6,7 @@ import { PARTS, type PartInstance } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';
 import type { SparkPlace } from '../../machine/observed.ts';
 import type { Station } from '../../machine/trail.ts';
+import { wornSetPart } from './wornSet.ts';
 import { endsOfSpark } from './trailEnds.ts';
 
 /** From a single coil through cap and rotor to the plugs. */
@@ -46,6 +47,7 @@ export function distributorParts(fit: Fit): PartInstance[] {
       ...(fit.cylinders < 2 ? { fails: [] } : {}),
     },
     { id: 'rotor', label: 'Rotor arm', station: 'rotor', apart: true, kind: PARTS.rotor, nodes: {} },
+    wornSetPart,
     ...endsOfSpark(fit),
   ];
 }

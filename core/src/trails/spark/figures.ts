@@ -6,6 +6,7 @@ import type { DeadOutput } from './parts/pack.ts';
 /** Figures of this trail’s parts, by part id. */
 declare module '../../machine/figures.ts' {
   interface PartFigures {
+    'high-tension': FiguresOf<typeof PARTS.highTensionSet>;
     'coil-feed': FiguresOf<typeof PARTS.wire>;
     ballast: FiguresOf<typeof PARTS.ballast>;
     coil: FiguresOf<typeof PARTS.coil>;

@@ -13,7 +13,7 @@ describe('plugs laid side by side', () => {
     expect(plugWordOf(looks)).toBe(word);
   });
   it('has no word for what nobody would say in one, nor for no plugs at all', () => {
-    expect(plugWordOf(['dry', 'white', 'dry'])).toBeUndefined();
+    expect(plugWordOf(['white', 'white', 'dry'])).toBeUndefined();
     expect(plugWordOf(['oily', 'wide gap', 'dry'])).toBeUndefined();
     expect(plugWordOf([])).toBeUndefined();
   });

@@ -1,6 +1,10 @@
-import { fails, type Failing } from '../../../machine/cause.ts';
+import { fails, lookedFor, type Failing } from '../../../machine/cause.ts';
 
 export const plugCauses: readonly Failing[] = [
+  {
+    of: [fails('cap, rotor, leads and plugs', 'worn')],
+    causes: [lookedFor('long', 'Nobody has renewed them for years', 'Ask when; look for a service sticker.', 4)],
+  },
   {
     of: [fails('set of plugs', 'fouled')],
     causes: [

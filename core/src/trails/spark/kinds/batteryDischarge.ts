@@ -5,7 +5,7 @@ import type { Fit } from '../../../schema/fit.ts';
 import { dischargeCoils, dischargeFiring, dischargeNames } from './capacitorDischarge.ts';
 import { dischargeSpark } from '../dischargeSpark.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
-import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
+import { settleSupply, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
 import { coilFeedStations, feedParts, supplyNames } from '../coilFeed.ts';
 import { coilStations, endsOfSpark, triggerLine } from '../trailEnds.ts';
 
@@ -66,7 +66,7 @@ export const batteryDischarge: TrailKind = {
         'switch-out': 'the switch terminal that feeds the pack',
         'pack-in': 'the pack’s feed',
       },
-      settle: settleFuse,
+      settle: settleSupply,
       offers: sparkOffers(dischargeSpark, supplyOffers(fit)),
       firing: dischargeFiring,
       onShare: () => 0.5,

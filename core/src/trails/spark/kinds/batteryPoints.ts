@@ -9,7 +9,8 @@ import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpar
 import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts } from '../distributor.ts';
 import type { Known } from '../../../machine/known.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
-import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
+import { settleWorn } from '../wornSet.ts';
+import { settleSupply, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
 import { coilFeedParts, coilFeedStations, supplyNames } from '../coilFeed.ts';
 
 const stations = (fit: Fit): Station[] => [
@@ -79,7 +80,7 @@ export const batteryPoints: TrailKind = {
         points: 'the terminal at the points',
         plate: 'the points base plate',
       },
-      settle: settleFuse,
+      settle: (found, params) => settleSupply(found, settleWorn(fit, params)),
       offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
       firing: coilFiring({ breaker }),
       onShare: (scene) => (figuresAt(scene.params, 'points').dwellDegrees * fit.cylinders) / 360,

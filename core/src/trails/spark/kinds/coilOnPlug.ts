@@ -12,7 +12,7 @@ import type { Known } from '../../../machine/known.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
 import type { Spark, SparkPlace } from '../../../machine/observed.ts';
 import { askedVolts, figuresOf, ownCoilPath, plugOf, sparkPath, windingOhms } from '../sparkPath.ts';
-import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
+import { settleSupply, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
 import { coilFeedStations, feedParts, supplyNames } from '../coilFeed.ts';
 import { endsOfSpark, triggerLine } from '../trailEnds.ts';
 
@@ -154,7 +154,7 @@ export const coilOnPlug: TrailKind = {
           ]).flat(),
         ),
       },
-      settle: (found, params) => settleComputer(found, settleFuse(found, params)),
+      settle: (found, params) => settleComputer(found, settleSupply(found, params)),
       offers: sparkOffers(spark, supplyOffers(fit)),
       firing,
       onShare: () => 0.3,

@@ -9,7 +9,8 @@ import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpar
 import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts } from '../distributor.ts';
 import { settleModule } from '../electronicSettle.ts';
 import type { Station, Trail, TrailKind } from '../../../machine/trail.ts';
-import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
+import { settleWorn } from '../wornSet.ts';
+import { settleSupply, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
 import { coilFeedParts, coilFeedStations, supplyNames } from '../coilFeed.ts';
 import { triggerLine } from '../trailEnds.ts';
 
@@ -157,7 +158,7 @@ function build(kind: 'electronic' | 'conversion', fit: Fit, site: Site): Trail {
       'sensor+': 'the sensor’s feed',
       signal: 'the sensor’s signal wire, at the sensor',
     },
-    settle: (found, params) => settleModule(found, settleFuse(found, params)),
+    settle: (found, params) => settleModule(found, settleSupply(found, settleWorn(fit, params))),
     offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
     firing: coilFiring({ breaker }),
     onShare: () => DWELL.crank,

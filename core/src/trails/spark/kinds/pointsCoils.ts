@@ -9,7 +9,7 @@ import { coilFiring, coilSpark, distributorRpm, type Drive } from '../coilSpark.
 import type { Known } from '../../../machine/known.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
 import type { SparkPlace } from '../../../machine/observed.ts';
-import { settleFuse, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
+import { settleSupply, supplyOffers, supplyParts, supplyStations } from '../../shared/supply.ts';
 import { coilFeedParts, coilFeedStations, supplyNames } from '../coilFeed.ts';
 import { coilStations, endsOfSpark } from '../trailEnds.ts';
 
@@ -135,7 +135,7 @@ export const pointsCoils: TrailKind = {
       stations: stations(fit),
       parts: parts(fit, site),
       nodeNames: { ...supplyNames(fit), ...Object.fromEntries(names) },
-      settle: settleFuse,
+      settle: settleSupply,
       offers: sparkOffers(coilSpark(driveOf(fit)), {
         ...supplyOffers(fit),
         ...(fit.crank ? {} : { crankingRpm: () => CRANKING_RPM }),

@@ -5,6 +5,7 @@ import { coil } from './coil.ts';
 import { condenser } from './condenser.ts';
 import { flywheel, magnetoFlywheel } from './flywheel.ts';
 import { distributorCap, htLead, plug, plugSet, rotor } from './highTension.ts';
+import { highTensionSet } from './highTensionSet.ts';
 import { leadOrder } from './leadOrder.ts';
 import { dischargeCoil, magnetoCoil } from './ownCoil.ts';
 import { engineComputer, module, moduleEarth, moduleFeed } from './module.ts';
@@ -30,6 +31,7 @@ export const PARTS = {
   engineComputer,
   flywheel,
   flywheelPoints,
+  highTensionSet,
   htLead,
   leadOrder,
   impulseCoupling,

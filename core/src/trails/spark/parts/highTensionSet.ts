@@ -1,0 +1,48 @@
+import { between, type PartKind } from '../../../machine/part.ts';
+
+/**
+ * Cap, rotor, leads and plugs at once: none has failed, each takes its share of the spark. What it adds is put into the
+ * parts themselves: volts at the rotor, ohms in every lead, metres at every plug.
+ */
+export const highTensionSet: PartKind<'rotorVolts' | 'leadOhms' | 'plugMetres'> = {
+  kind: 'cap, rotor, leads and plugs',
+  plates: [
+    {
+      id: 'rotorVolts',
+      label: 'Rotor and cap over new ones',
+      dimension: 'voltage',
+      typical: () => ({ low: 0, high: 0 }),
+      hidden: true,
+    },
+    {
+      id: 'leadOhms',
+      label: 'Each lead over a new one',
+      dimension: 'resistance',
+      typical: () => ({ low: 0, high: 0 }),
+      hidden: true,
+    },
+    {
+      id: 'plugMetres',
+      label: 'Each plug’s gap over what it was set to',
+      dimension: 'length',
+      typical: () => ({ low: 0, high: 0 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'renew', label: 'Renew cap, rotor, leads and plugs as a set', minutes: 40, money: 70 }],
+  faults: [
+    {
+      id: 'worn',
+      label: 'all of it a little worn',
+      weight: 1.5,
+      repair: 'renew',
+      apply: (p, s) => ({
+        ...p,
+        rotorVolts: between(2.5e3, 6e3, s),
+        leadOhms: between(8e3, 22e3, s),
+        plugMetres: between(0.3e-3, 0.75e-3, s),
+      }),
+    },
+  ],
+  elements: () => [],
+};
