@@ -9,7 +9,7 @@ import { house } from './machines.ts';
 /** What a check shows on a machine with every figure in the middle of its band, sound or with one fault: a number in SI, or its likeliest word. */
 export function readsLike(body: MachineBody, checkId: string, faultId?: string, severity = 0.6): number | string {
   const model = buildModel(body, { ...house, owns: [...INSTRUMENT_IDS] });
-  const check = model.checks.find((c) => c.id === checkId);
+  const check = [...model.checks, ...model.beyond].find((c) => c.id === checkId);
   if (!check) throw new Error(`No check "${checkId}"`);
   const fault = model.faults.find((f) => f.id === faultId);
   if (faultId !== undefined && !fault) throw new Error(`No fault "${faultId}"`);

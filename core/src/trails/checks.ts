@@ -9,6 +9,7 @@ import { CRANK_CHECKS } from './crank/checks/index.ts';
 import { FUEL_CHECKS } from './fuel/checks/index.ts';
 import { STOP_CHECKS } from './stop/checks/index.ts';
 import { TIMING_CHECKS } from './timing/checks/index.ts';
+import { seenAt } from './shared/checks/seenAt.ts';
 import { SPARK_CHECKS } from './spark/checks/index.ts';
 
 /** The one place that lists the rooms that checks come from. */
@@ -23,6 +24,7 @@ const MAKERS: readonly CheckMaker[] = [
   ...AIR_CHECKS,
   ...COMPRESSION_CHECKS,
   exhaustSeen,
+  seenAt,
 ];
 
 /** Whether a machine has all that a check touches: its station, its nodes, its parts, points to hold shut. */

@@ -70,6 +70,7 @@ import { plugGap } from './plugGap.ts';
 import { plugInsulation } from './plugInsulation.ts';
 import { plugLeadOhms } from './plugLeadOhms.ts';
 import { plugResistor } from './plugResistor.ts';
+import { plugType } from './plugType.ts';
 import { pointsDrop } from './pointsDrop.ts';
 import { pointsGap } from './pointsGap.ts';
 import { pointsInsulation } from './pointsInsulation.ts';
@@ -220,5 +221,6 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   plugInsulation,
   lookPlugs,
   plugGap,
+  plugType,
   plugResistor,
 ];
