@@ -36,6 +36,7 @@ export { faultShares } from './tracing/suspects.ts';
 export { proven, proveOut, type Proof, type ProofState } from './proving/proveOut.ts';
 export { calibrated, dwellFromShare, dwellOf, timingShift, type Dwell, type GapAndDwell } from './setup/dwell.ts';
 export { jetFor, richerAt } from './engine/altitude.ts';
+export { corrected, MIXES, oilFor } from './setup/oilMix.ts';
 export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './engine/crankGeometry.ts';
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { sheetOf } from './setup/sheets.ts';

@@ -27,6 +27,8 @@ export interface SetUpView {
   /** Of a magneto with points; null of others. */
   edge: EdgeGap | null;
   charges: boolean;
+  /** Whether oil is mixed into its fuel. */
+  oiled: boolean;
   carburettors: number;
   steps: readonly Step[];
   tried: readonly TriedFigure[];
@@ -63,6 +65,7 @@ export function setUpView(tracer: Tracer, events: readonly JobEvent[]): SetUpVie
     points: pointsPlate(tracer),
     edge: edgeGap(model),
     charges: fit.charge !== undefined,
+    oiled: fit.fuel?.mixed === true,
     carburettors: fit.fuel && fit.air ? fit.fuel.carburettors : 0,
     steps: fit.fuel && fit.air ? orderOfWork(fit) : [],
     tried: TRIED.flatMap((id) => {

@@ -10,6 +10,7 @@ import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
 import { GaugePicture } from '../setUp/GaugePicture.tsx';
 import { EdgeBench } from '../setUp/EdgeBench.tsx';
 import { FastenersBench } from '../setUp/FastenersBench.tsx';
+import { OilPart } from '../setUp/OilPart.tsx';
 import { LeadsBench } from '../setUp/LeadsBench.tsx';
 import { PointsBench } from '../setUp/PointsBench.tsx';
 import { RoadBench } from '../setUp/RoadBench.tsx';
@@ -93,6 +94,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
           },
         ]
       : []),
+    ...(view.oiled ? [{ id: 'oil', label: 'Oil in the fuel', shown: <OilPart jobId={stored.id} /> }] : []),
     ...(view.charges
       ? [{ id: 'charging', label: 'Charging', shown: <ChargingBench stored={stored} machine={machine} /> }]
       : []),

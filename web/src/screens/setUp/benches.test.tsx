@@ -10,6 +10,7 @@ import { CoilBench, triedOf } from './CoilBench.tsx';
 import { EdgeBench } from './EdgeBench.tsx';
 import { FastenersBench } from './FastenersBench.tsx';
 import { JetsPart } from './JetsPart.tsx';
+import { OilPart } from './OilPart.tsx';
 import { LeadsBench } from './LeadsBench.tsx';
 import { PointsBench } from './PointsBench.tsx';
 import { RoadBench } from './RoadBench.tsx';
@@ -79,6 +80,29 @@ describe('jets for the height', () => {
     await fill('It works at, m', '00');
     expect(statuses()).toBe('');
     expect(screen.getByText(/^Metres above the sea, from −400 to 5000\.$/, { selector: 'p.text-warn' })).toBeTruthy();
+  });
+});
+
+describe('oil in the fuel', () => {
+  it('is reckoned for fresh petrol, and a tankful of another mix is put right', async () => {
+    shown(<OilPart jobId="job-1" />);
+    await fill('Petrol to one of oil', '50');
+    await fill('Petrol, litres', '5');
+    expect(statuses().trim()).toBe('100 ml of oil.');
+    await fill('In the tank, litres', '5.1');
+    await fill('Mixed, petrol to one of oil', '100');
+    // 50.5 ml of oil lie in 5.05 l of petrol; fifty to one asks for 101 ml.
+    expect(statuses()).toContain('Add 50.5 ml of oil.');
+  });
+  it('too much oil asks for petrol; a mix that nobody uses is asked about', async () => {
+    shown(<OilPart jobId="job-2" />);
+    await fill('Petrol to one of oil', '50');
+    await fill('In the tank, litres', '2.6');
+    await fill('Mixed, petrol to one of oil', '25');
+    expect(statuses()).toContain('Add 2.5 l of petrol.');
+    await fill('Mixed, petrol to one of oil', '3');
+    expect(statuses()).not.toContain('Add');
+    expect(screen.getByText(/^Parts of petrol to one of oil, from 10 to 120\.$/)).toBeTruthy();
   });
 });
 
