@@ -144,6 +144,7 @@ describe('advice that a mechanic would take', () => {
         if (e.type === 'reading') times.set(e.reading.checkId, (times.get(e.reading.checkId) ?? 0) + 1);
       expect(Math.max(...times.values())).toBeLessThanOrEqual(2);
     }
-    expect(checks.sort((a, b) => a - b)[2]).toBeLessThanOrEqual(8);
+    // Of some ninety ways of failing, two of them "all of it a little".
+    expect(checks.sort((a, b) => a - b)[2]).toBeLessThanOrEqual(9);
   });
 });

@@ -33,6 +33,7 @@ describe('joints that are all a little corroded', () => {
     expect(figuresAt(after, 'feed').ohms).toBeCloseTo(0.42, 9);
     expect(figuresAt(after, 'fuse').holderOhms).toBeCloseTo(0.42, 9);
     expect(figuresAt(after, 'fuse').ohms).toBe(0.01);
+    expect(settleJoints(after)).toBe(after);
     const clean = { ...before, joints: { eachOhms: 0 } };
     expect(settleJoints(clean)).toBe(clean);
   });

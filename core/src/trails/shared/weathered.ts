@@ -23,7 +23,9 @@ export function settleJoints(params: MachineParams): MachineParams {
   const each = figuresIfAny(params, JOINTS)?.eachOhms ?? 0;
   if (each === 0) return params;
   const fuse = figuresIfAny(params, 'fuse');
-  const fused = fuse ? withFigures(params, 'fuse', { ...fuse, holderOhms: fuse.holderOhms + each }) : params;
+  // Told once: what is settled again stays as it is.
+  const told = withFigures(params, JOINTS, { eachOhms: 0 });
+  const fused = fuse ? withFigures(told, 'fuse', { ...fuse, holderOhms: fuse.holderOhms + each }) : told;
   return WEATHER.reduce((all, id) => {
     const own = figuresIfAny(all, id);
     return own ? withFigures(all, id, { ...own, ohms: own.ohms + each }) : all;

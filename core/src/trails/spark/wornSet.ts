@@ -22,7 +22,9 @@ export function settleWorn(fit: Fit, params: MachineParams): MachineParams {
   if (!set || (set.rotorVolts === 0 && set.leadOhms === 0 && set.plugMetres === 0)) return params;
   const rotor = figuresAt(params, 'rotor');
   const plugs = figuresAt(params, 'plugs');
-  const turned = withFigures(params, 'rotor', { ...rotor, gapVolts: rotor.gapVolts + set.rotorVolts });
+  // Told once: what is settled again stays as it is.
+  const told = withFigures(params, HIGH_TENSION, { rotorVolts: 0, leadOhms: 0, plugMetres: 0 });
+  const turned = withFigures(told, 'rotor', { ...rotor, gapVolts: rotor.gapVolts + set.rotorVolts });
   const gapped = withFigures(turned, 'plugs', { ...plugs, extraGap: plugs.extraGap + set.plugMetres });
   const leads = ['coil-lead', ...Array.from({ length: fit.cylinders }, (_, i) => idOf('lead', i + 1))] as const;
   return leads.reduce((all, id) => {

@@ -17,7 +17,7 @@ export const joints: PartKind<'eachOhms'> = {
     {
       id: 'weathered',
       label: 'all of them a little corroded',
-      weight: 1,
+      weight: 0.6,
       repair: 'remake',
       apply: (p, s, { volts }) => ({ ...p, eachOhms: logBetween(0.18, 0.8, s) * (volts / 12) ** 2 }),
     },

@@ -34,13 +34,13 @@ export const highTensionSet: PartKind<'rotorVolts' | 'leadOhms' | 'plugMetres'> 
     {
       id: 'worn',
       label: 'all of it a little worn',
-      weight: 1.5,
+      weight: 0.8,
       repair: 'renew',
       apply: (p, s) => ({
         ...p,
-        rotorVolts: between(2.5e3, 6e3, s),
-        leadOhms: between(8e3, 22e3, s),
-        plugMetres: between(0.3e-3, 0.75e-3, s),
+        rotorVolts: between(3e3, 7e3, s),
+        leadOhms: between(10e3, 26e3, s),
+        plugMetres: between(0.12e-3, 0.35e-3, s),
       }),
     },
   ],
