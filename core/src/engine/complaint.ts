@@ -7,15 +7,22 @@ import { HARDLY, symptom } from './symptoms/index.ts';
 export const saidOf = ({ symptom: one, also }: Complaint): readonly SymptomId[] =>
   also && also !== one ? [one, also] : [one];
 
+const isMomentary = ({ pattern }: Complaint): boolean => pattern === 'now-and-then';
 /** Names what is complained of; complaints with the same name are as likely as one another. */
-export const complaintKey = (complaint: Complaint): string => saidOf(complaint).join('+');
+export const complaintKey = (complaint: Complaint): string =>
+  saidOf(complaint)
+    .map((id) => (isMomentary(complaint) && symptom(id).momentary ? `${id}, for moments` : id))
+    .join('+');
 
 /** Whether the engine stands, whatever is done: what is asked of it as it runs cannot be asked. */
 export const stands = (complaint: Complaint): boolean => saidOf(complaint).some((id) => symptom(id).stands);
 
 /** p(complaint | this machine): the complaint is the first reading, predicted by the same model as every other. */
 export const complaintLikelihood = (scene: Scene, complaint: Complaint): number =>
-  saidOf(complaint).reduce((p, id) => p * symptom(id).likelihood(scene), 1);
+  saidOf(complaint).reduce((p, id) => {
+    const { likelihood, momentary } = symptom(id);
+    return p * (isMomentary(complaint) && momentary ? momentary : likelihood)(scene);
+  }, 1);
 
 /** p(complaint | something is wrong on a trail that nobody has told). */
 export const complaintElsewhere = (complaint: Complaint, trail: TrailName): number =>

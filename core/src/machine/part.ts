@@ -81,6 +81,8 @@ export interface FaultMode<Has extends string = string, May extends string = nev
   readonly byHand?: true;
   /** The condition that brings it on when it comes and goes. */
   readonly comesWith?: 'heat' | 'damp' | 'shaking';
+  /** It is never there without it: a complaint that says nothing of coming and going is hardly its. */
+  readonly never?: 'without';
   /** The figures of the failed part; `severity` 0…1 from slight to complete. Pure. */
   apply(sound: Figures<Has, May>, severity: number, fit: Fit): Figures<Has, May>;
 }

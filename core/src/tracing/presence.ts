@@ -21,10 +21,12 @@ export function shows(complaint: Complaint, conditions: Conditions): number {
 
 const MATCH = 3;
 const MISMATCH = 0.5;
+/** Owners do not always say when it comes. */
+const LEFT_UNSAID = 0.25;
 
 /** How the pattern of the complaint weighs a fault: heat brings out some, damp or shaking others. */
 export function patternWeight(complaint: Complaint, fault: ModelFault): number {
   const wanted = { constant: undefined, hot: 'heat', damp: 'damp', 'now-and-then': 'shaking' }[complaint.pattern];
-  if (wanted === undefined) return 1;
+  if (wanted === undefined) return fault.mode.never === 'without' ? LEFT_UNSAID : 1;
   return fault.mode.comesWith === wanted ? MATCH : MISMATCH;
 }

@@ -6,6 +6,8 @@ export interface Symptom {
   readonly id: SymptomId;
   /** p(symptom | this machine), from what its trails tell. */
   readonly likelihood: (scene: Scene) => number;
+  /** The same of a fault that is there for moments only, while the engine turns on: where that feels otherwise. */
+  readonly momentary?: (scene: Scene) => number;
   /** The engine does not run while it does this. */
   readonly stands?: true;
   /** p(symptom | something is wrong on a trail that nobody has told), from shop experience; small where it is not named. */

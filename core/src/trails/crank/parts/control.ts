@@ -5,7 +5,7 @@ const contact = (label: string): PlateSpec<'ohms'> => ({
   id: 'ohms',
   label,
   dimension: 'resistance',
-  typical: ({ volts }) => ({ low: 0.003 * (volts / 12) ** 2, high: 0.015 * (volts / 12) ** 2 }),
+  typical: ({ volts }) => ({ low: 0.001 * (volts / 12) ** 2, high: 0.012 * (volts / 12) ** 2 }),
   hidden: true,
 });
 

@@ -56,7 +56,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
       label: 'its contacts burnt: it clicks, and little passes',
       weight: 4,
       repair: 'contacts',
-      apply: (p, s, fit) => ({ ...p, contactOhms: logBetween(0.04, 10, s) * perHundredAmps(fit) }),
+      apply: (p, s, fit) => ({ ...p, contactOhms: logBetween(0.04, 60, s) * perHundredAmps(fit) }),
     },
     {
       id: 'sticky',

@@ -71,6 +71,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
       weight: 1,
       repair: 'shield',
       comesWith: 'heat',
+      never: 'without',
       apply: (p, s) => ({ ...p, high: between(0.6, 0.9, s), boils: 1 }),
     },
     {
@@ -80,6 +81,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
       weight: 0.7,
       repair: 'shield',
       comesWith: 'heat',
+      never: 'without',
       apply: (p, s) => ({ ...p, gone: between(0.4, 0.9, s), boils: 1 }),
     },
   ],

@@ -136,6 +136,7 @@ export const line: PartKind<'squareMetres' | 'airShare', 'vapour'> = {
       weight: 0.8,
       repair: 'reroute',
       comesWith: 'heat',
+      never: 'without',
       apply: (p, s) => ({ ...p, airShare: between(0.55, 0.9, s), vapour: 1 }),
     },
   ],
