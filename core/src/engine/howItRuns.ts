@@ -26,6 +26,12 @@ export interface Running {
   readonly turns: number;
 }
 
+/** Chance that it starts at all: what idles wrongly or pulls badly has been started. */
+export const starts = (scene: Scene): number => {
+  const { allDead, turns } = howItRuns(scene, CRANKING);
+  return turns * (1 - allDead);
+};
+
 /** Fires or not on each cylinder: the volts that are there against those asked, their moment, the mixture, the squeeze. */
 export function howItRuns(scene: Scene, state: MachineState): Running {
   const timed = firesInTime(scene) * (1 - scene.see('fuelCut', state));

@@ -1,6 +1,7 @@
 import { logistic } from '../../random/lcg.ts';
 import { FAST, IDLE } from '../../machine/state.ts';
 import { idleRpm } from '../manifold.ts';
+import { starts } from '../howItRuns.ts';
 import { idlesWrong } from '../idle.ts';
 import { burns } from '../burns.ts';
 import { pullsWell, stallsAndGoes } from '../mixture.ts';
@@ -21,7 +22,7 @@ export const floods: Symptom = {
 /** Runs for some minutes, stalls, and goes again when it has stood. */
 export const stalls: Symptom = {
   id: 'stalls',
-  likelihood: (scene) => 0.003 + 0.9 * stallsAndGoes(scene),
+  likelihood: (scene) => 0.003 + 0.9 * stallsAndGoes(scene) * starts(scene),
   elsewhere: { fuel: 0.4, spark: 0.08, air: 0.02, stop: 0.02 },
 };
 
@@ -31,7 +32,7 @@ export const noPull: Symptom = {
   likelihood: (scene) => {
     const idles = burns(scene.see('richness', IDLE), IDLE);
     const flat = 0.75 * scene.see('hesitates', FAST);
-    return 0.004 + 0.85 * idles * (1 - pullsWell(scene) * (1 - flat));
+    return 0.004 + 0.85 * idles * (1 - pullsWell(scene) * (1 - flat)) * starts(scene);
   },
   elsewhere: { fuel: 0.3, air: 0.25, timing: 0.3, compression: 0.25, spark: 0.08 },
 };
@@ -39,7 +40,7 @@ export const noPull: Symptom = {
 /** Idles too fast, too slowly, or hunts. */
 export const idleWrong: Symptom = {
   id: 'idle-wrong',
-  likelihood: (scene) => 0.004 + 0.85 * idlesWrong(scene),
+  likelihood: (scene) => 0.004 + 0.85 * idlesWrong(scene) * starts(scene),
   elsewhere: { air: 0.45, fuel: 0.2, timing: 0.12, compression: 0.05, spark: 0.03 },
 };
 
@@ -49,7 +50,7 @@ export const noIdle: Symptom = {
   likelihood: (scene) => {
     const fast = burns(scene.see('richness', FAST), FAST);
     const stalls = logistic((STALLS_UNDER - scene.see('idles', IDLE).rpm / idleRpm(scene.machine.fit)) / 0.05);
-    return 0.004 + 0.85 * fast * Math.max(stalls, 1 - burns(scene.see('richness', IDLE), IDLE));
+    return 0.004 + 0.85 * fast * Math.max(stalls, 1 - burns(scene.see('richness', IDLE), IDLE)) * starts(scene);
   },
   elsewhere: { fuel: 0.35, air: 0.4, timing: 0.08, compression: 0.08, spark: 0.04 },
 };

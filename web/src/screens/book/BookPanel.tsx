@@ -40,10 +40,10 @@ export function BookPanel({ book, ways, currency }: Props) {
         </div>
       )}
       <div className="overflow-x-auto">
-        <table className="w-full text-[15px]">
+        <table className="w-full min-w-[40rem] text-[15px]">
           <caption className="tag text-left">Faults, causes, and what they came to</caption>
           <thead>
-            <tr className="tag text-left">
+            <tr className="tag text-left [&>th]:pr-2 [&>th:last-child]:pr-0">
               <th>When</th>
               <th>Complaint</th>
               <th>Done</th>
@@ -65,7 +65,7 @@ export function BookPanel({ book, ways, currency }: Props) {
                   {j.repairs.join('; ') || (j.job.stage === 'closed' ? 'nothing' : 'still open')}
                 </td>
                 <td className="pr-2">{j.causes.join('; ')}</td>
-                <td className="text-right whitespace-nowrap">
+                <td className="pr-2 text-right whitespace-nowrap">
                   {Math.round(j.minutes)} ({Math.round(j.expectedMinutes)})
                 </td>
                 <td className="text-right whitespace-nowrap">

@@ -35,10 +35,10 @@ const stations = (kind: Kind, fit: Fit): Station[] => [
   { id: 'terminals', label: 'Live clamp', picture: 'clamp', joint: true },
   { id: 'battery', label: 'Battery', picture: 'battery' },
   { id: 'strap', label: 'Engine strap', picture: 'earth', joint: true },
-  { id: REGULATOR, label: NAMES[kind].regulator, picture: 'box', lane: regulating },
   ...(apart(kind)
     ? [{ id: REGULATOR_EARTH, label: 'Regulator’s earth', picture: 'earth', joint: true, lane: regulating }]
     : []),
+  { id: REGULATOR, label: NAMES[kind].regulator, picture: 'box', lane: regulating },
   ...(kind === 'generator'
     ? [{ id: FIELD_WIRE, label: 'Field wire', picture: 'wire', joint: true, lane: regulating }]
     : []),

@@ -50,7 +50,7 @@ export const lampsCranking: CheckMaker = (machine) => [
         const stood = Math.abs(before.volts('main') - before.volts(block(machine))) / machine.fit.volts;
         const out = logistic((0.5 - left) / 0.04);
         const off = logistic((0.75 - stood) / 0.03);
-        const bright = (1 - out) * logistic((left - 0.93) / 0.012);
+        const bright = (1 - out) * logistic((left - 0.92) / 0.012);
         return {
           'stay bright': (1 - off) * bright,
           'go dim': (1 - off) * (1 - out - bright),

@@ -117,7 +117,7 @@ export const sharedFeed: PartKind<'ohms'> = {
       label: 'corroded: it carries the starter or the heat, not both',
       weight: 3,
       repair: 'remake',
-      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(0.035, 0.1, s) * (volts / 12) ** 2 }),
+      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(0.042, 0.12, s) * (volts / 12) ** 2 }),
     },
     {
       id: 'broken',

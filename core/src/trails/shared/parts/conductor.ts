@@ -64,7 +64,7 @@ export const heavyJoint: PartKind<'ohms'> = {
       id: 'ohms',
       label: 'Resistance',
       dimension: 'resistance',
-      typical: () => ({ low: 0.0002, high: 0.0012 }),
+      typical: () => ({ low: 0.0002, high: 0.001 }),
       hidden: true,
     },
   ],
