@@ -1,4 +1,4 @@
-import { PETROL_DENSITY } from '../fluids/index.ts';
+import { AIR_GAS_CONSTANT, PETROL_DENSITY } from '../fluids/index.ts';
 import { OPENING_MINUTES } from '../machine/check.ts';
 import type { Known } from '../machine/known.ts';
 import { CRANKING } from '../machine/state.ts';
@@ -6,8 +6,7 @@ import type { Fit } from '../schema/fit.ts';
 import { outsideOf } from './altitude.ts';
 import { BURNS } from './burns.ts';
 
-/** Air: gas constant J/(kg·K); fuel over air by mass that burns whole; molar mass of petrol's vapour over air's [1]. */
-const R = 287;
+/** Fuel over air by mass that burns whole; molar mass of petrol's vapour over air's [1]. */
 const STOICHIOMETRIC = 1 / 14.7;
 const HEAVIER = 95 / 29;
 /** Vapour pressure of fresh petrol at 20 °C, pascal, and the degrees in which it doubles [1]. */
@@ -65,7 +64,7 @@ export function carriedOff(celsius: number, outside: number): number {
 const twoStroke = ({ compression }: Fit): boolean => compression?.kind === 'two-stroke';
 /** Charges of right mixture that lie wet in a drowned cylinder. */
 export function drownedIn(fit: Fit, outside: number, celsius: number): number {
-  const air = (0.8 * outside) / (R * (celsius + 273.15));
+  const air = (0.8 * outside) / (AIR_GAS_CONSTANT * (celsius + 273.15));
   return (LIQUID * PETROL_DENSITY * (twoStroke(fit) ? CRANKCASE : 1)) / (air * STOICHIOMETRIC);
 }
 

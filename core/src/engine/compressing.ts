@@ -1,9 +1,8 @@
-import { ATMOSPHERE } from '../fluids/index.ts';
+import { AIR_GAS_CONSTANT, ATMOSPHERE } from '../fluids/index.ts';
 import { halved } from './halved.ts';
 import { psi } from './manifold.ts';
 
-/** Gas constant of air, J/(kg·K); discharge of a crack past a ring or a seat. */
-const R = 287;
+/** Discharge of a crack past a ring or a seat. */
 const DISCHARGE = 0.65;
 /** Polytropic exponent of a cranked, cold cylinder: 1.4 less what its walls take [1]. */
 const EXPONENT = 1.28;
@@ -62,7 +61,10 @@ function strokeOf(ratio: number, shutBefore: number, steps: number): readonly An
     const volume = volumeAt(shutBefore * (half / (2 * steps) - 1), ratio);
     const squeezed = shut / volume;
     const kelvin = COLD * squeezed ** (EXPONENT - 1);
-    return { pressure: FILLED * squeezed ** EXPONENT, loses: (DISCHARGE * Math.sqrt(R * kelvin)) / volume };
+    return {
+      pressure: FILLED * squeezed ** EXPONENT,
+      loses: (DISCHARGE * Math.sqrt(AIR_GAS_CONSTANT * kelvin)) / volume,
+    };
   });
   strokes.set(key, made);
   return made;

@@ -1,9 +1,8 @@
 import type { Fit } from '../schema/fit.ts';
 import { halved } from './halved.ts';
-import { ATMOSPHERE } from '../fluids/index.ts';
+import { AIR_GAS_CONSTANT, ATMOSPHERE } from '../fluids/index.ts';
 
-/** Air: gas constant J/(kg·K), ratio of heats, its temperature outside and in the manifold. */
-const R = 287;
+/** Ratio of heats of air; its temperature outside and in the manifold, kelvin. */
 const GAMMA = 1.4;
 const OUTSIDE = 293;
 const INSIDE = 315;
@@ -26,10 +25,10 @@ export const psi = (ratio: number): number => (ratio <= CHOKED ? MOST : ratio >=
 
 /** Kilograms of air a second through a hole, from the air outside to a pressure behind it. Square metres, pascal. */
 export const airThrough = (squareMetres: number, pascals: number, outside = ATMOSPHERE): number =>
-  ((DISCHARGE * squareMetres * outside) / Math.sqrt(R * OUTSIDE)) * psi(pascals / outside);
+  ((DISCHARGE * squareMetres * outside) / Math.sqrt(AIR_GAS_CONSTANT * OUTSIDE)) * psi(pascals / outside);
 /** Kilograms a second that a four-stroke engine takes at a manifold pressure. Litres, rev/min. */
 export const airTaken = (litres: number, rpm: number, pascals: number): number =>
-  (FILLS * pascals * litres * 1e-3 * rpm) / (120 * R * INSIDE);
+  (FILLS * pascals * litres * 1e-3 * rpm) / (120 * AIR_GAS_CONSTANT * INSIDE);
 
 /** How an engine turns by itself: manifold pressure, pascal absolute, and speed. */
 export interface Idling {
@@ -50,7 +49,7 @@ export function idling(
   outside = ATMOSPHERE,
   extraFriction = 0,
 ): Idling {
-  const k = (WORK * FILLS * works) / (R * INSIDE);
+  const k = (WORK * FILLS * works) / (AIR_GAS_CONSTANT * INSIDE);
   const pascals = (FRICTION + extraFriction + outside) / (1 + k);
   if (!(pascals < 0.9 * outside)) return { pascals: outside, rpm: 0 };
   return { pascals, rpm: airThrough(squareMetres, pascals, outside) / airTaken(litres, 1, pascals) };

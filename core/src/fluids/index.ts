@@ -8,3 +8,4 @@ export {
   type GravityFeed,
   type Starving,
 } from './sealedTank.ts';
+export { AIR_GAS_CONSTANT } from '../network/elements/gasOrifice.ts';

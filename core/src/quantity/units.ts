@@ -26,6 +26,8 @@ export interface UnitDef {
   readonly typed: readonly string[];
 }
 
+export const INCH_METRES = 25.4e-3;
+
 const unit = (symbol: string, dimension: Dimension, factor: number, ...typed: string[]): UnitDef => ({
   symbol,
   dimension,
@@ -51,7 +53,7 @@ export const UNITS: readonly UnitDef[] = [
   unit('H', 'inductance', 1, 'H', 'henry'),
   unit('mm', 'length', 1e-3, 'mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'),
   unit('thou', 'length', 25.4e-6, 'thou', 'mil', 'mils'),
-  unit('in', 'length', 25.4e-3, 'in', 'inch', 'inches', '"'),
+  unit('in', 'length', INCH_METRES, 'in', 'inch', 'inches', '"'),
   unit('m', 'length', 1, 'm', 'metre', 'metres', 'meter', 'meters'),
   unit('°', 'angle', 1, '°', 'deg', 'degs', 'degree', 'degrees'),
   unit('rpm', 'speed', 1, 'rpm', 'rev/min', 'r/min'),

@@ -1,3 +1,4 @@
+import { INCH_METRES } from '../quantity/index.ts';
 /** Coarse pitches of metric threads, metres by diameter in millimetres (ISO 261). */
 export const METRIC_PITCH: Readonly<Record<number, number>> = {
   4: 0.7e-3,
@@ -34,13 +35,11 @@ export const PROOF: Readonly<Record<string, number>> = {
 const SHARE = 0.75;
 export const NUT_FACTOR = { dry: 0.2, oiled: 0.15 };
 
-const INCH = 0.0254;
-
 /** Stress area of a metric thread, m²: π/4·(d − 0.9382·p)². Metres. */
 export const metricArea = (metres: number, pitch: number): number => (Math.PI / 4) * (metres - 0.9382 * pitch) ** 2;
 /** Of a unified thread: 0.7854·(d − 0.9743/n)², inches; given in m². */
 export const inchArea = (inches: number, threads: number): number =>
-  (Math.PI / 4) * ((inches - 0.9743 / threads) * INCH) ** 2;
+  (Math.PI / 4) * ((inches - 0.9743 / threads) * INCH_METRES) ** 2;
 
 /** Torque by nut factor, T = K·d·F with F at 75 % of the proof load; newton metres. General: the plate's own goes first. */
 export const generalTorque = (metres: number, area: number, proof: number, how: keyof typeof NUT_FACTOR): number =>

@@ -2,17 +2,18 @@ import type { Check } from '../trails/checks.ts';
 import { freeCheck, freeProbeId } from '../trails/freeProbe.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
 import type { MachineParams } from '../machine/known.ts';
-import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
+import type { Complaint, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
-import { complaintElsewhere, complaintKey, complaintLikelihood, saidOf } from '../engine/complaint.ts';
+import { complaintElsewhere, complaintKey, complaintLikelihood } from '../engine/complaint.ts';
 import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { evidenceOf } from './settingEvidence.ts';
 import { tell, type PlacedReading, type Story } from './events.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
-import { elsewhere, pairLog, pairOf, SHARES, singles, type Hypothesis } from './hypotheses.ts';
+import { elsewhere, pairLog, pairOf, singles, type Hypothesis } from './hypotheses.ts';
 import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
 import { LogCache } from './logCache.ts';
 import { logSum, meanLog } from './logs.ts';
+import { outsideLog, values } from './outside.ts';
 import { repeated, unclaimedAgain } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
 import { shows } from './presence.ts';
@@ -194,12 +195,12 @@ export class Weigher {
     const carried = this.carried(single, story);
     const hopeful = this.hopeful(carried, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
     const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
-    const outsideLog = this.outsideLog(story, complaint, this.complainedLog(first, complaint));
-    const top = Math.max(outsideLog, ...all.map((w) => w.log));
-    const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(outsideLog - top));
+    const unknown = outsideLog(story, complaint, this.complainedLog(first, complaint), (id) => this.checks.get(id));
+    const top = Math.max(unknown, ...all.map((w) => w.log));
+    const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(unknown - top));
     return {
       story,
-      outside: Math.exp(outsideLog - top) / total,
+      outside: Math.exp(unknown - top) / total,
       weighed: all.map((w) => ({
         id: w.h.id,
         faults: w.h.faults,
@@ -262,28 +263,7 @@ export class Weigher {
     }
     return this.complained.log;
   }
-
-  /** `complained`: log p(complaint) by all that the trails know. */
-  private outsideLog(story: Story, complaint: Complaint, complained: number): number {
-    // What no trail knows explains two symptoms no better than it would each of them, and a rare complaint no better
-    // than all that is known does: it is no likelier for being seldom asked about.
-    const explains = Math.min(saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS), complained);
-    const prior = Math.log(SHARES.outside) + explains;
-    return logSum(
-      HANDS.map((hands) => {
-        let log = prior + Math.log(hands.share);
-        for (const { reading, earlier } of story.readings) {
-          const check = this.checks.get(reading.checkId);
-          if (check) log += Math.log(unclaimedAgain(check, values(earlier), reading.value, hands));
-        }
-        return log;
-      }),
-    );
-  }
 }
-
-/** p(complaint) from something that no trail knows. */
-const UNKNOWN_EXPLAINS = 0.25;
 
 /** Mean over the members that speak for each step, as logarithms. */
 function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {
@@ -296,8 +276,6 @@ const nameOf = (faults: readonly ModelFault[]): string =>
 
 const onEitherSide = ({ part: a }: ModelFault, { part: b }: ModelFault): boolean =>
   a.cylinder !== undefined && b.cylinder !== undefined && a.cylinder !== b.cylinder;
-
-const values = (readings: readonly Reading[]) => readings.map((r) => r.value);
 
 const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
   faults.filter((f) => !placed.repaired.has(f.repairId));

@@ -7,13 +7,13 @@ import {
   OILED_LESS,
   PLUG_THREADS,
   PROOF,
+  INCH_METRES,
 } from '@pondu/core';
 import { useDraft } from '../../draft/useDraft.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Answer, Care, Part } from './figure.tsx';
 
-const INCH = 0.0254;
 const POUND_FEET = 1.355818;
 const HOW = [
   { value: 'dry', label: 'Dry' },
@@ -37,7 +37,7 @@ const THREADS = [
   ...Object.entries(INCH_THREADS).flatMap(([name, { inches, coarse, fine }]) =>
     [coarse, fine].map((threads) => ({
       value: `${name}-${threads}`,
-      metres: inches * INCH,
+      metres: inches * INCH_METRES,
       area: inchArea(inches, threads),
       inch: true,
     })),
