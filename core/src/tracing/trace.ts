@@ -4,7 +4,7 @@ import type { MachineBody } from '../schema/machine.ts';
 import { stands } from '../engine/complaint.ts';
 import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
-import { buildModel, type Model, type ModelFault } from './model.ts';
+import { buildModel, type Model, type ModelFault, type ModelRepair } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, opened, outcomeTable, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { foundBy, type Found } from './found.ts';
@@ -159,7 +159,7 @@ export class Tracer {
   /** What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. */
   private seen(belief: Belief, complaint: Complaint): Verdict | undefined {
     const [best] = repairShares(this.model, belief, this.house);
-    if (!best || best.share < SEEN_FROM || best.repair.money >= this.dearFrom) return undefined;
+    if (!best || best.share < seenFrom(best.repair) || best.repair.money >= this.dearFrom) return undefined;
     const found = this.foundIn(belief, complaint).find((f) => f.fault.repairId === best.repair.id);
     const check = found && belief.story.readings.find((r) => r.reading.id === found.readingId)?.reading.checkId;
     return check !== undefined && this.weigher.check(check)?.instrument === 'eyes'
@@ -270,6 +270,10 @@ const soundOf = (belief: Belief): number =>
 const MENDED_FROM = 0.02;
 /** What is seen broken is put right from this share on. */
 const SEEN_FROM = 0.85;
+/** What costs next to nothing and is soon done is done a little sooner: a belt that is slack, a hose that is off. */
+const SOON_DONE = { minutes: 15, money: 5, from: 0.7 } as const;
+const seenFrom = ({ minutes, money }: ModelRepair): number =>
+  minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
 
 const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT);
 
