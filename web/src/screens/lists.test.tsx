@@ -223,6 +223,24 @@ describe('what waits to go up', () => {
   });
 });
 
+describe('a conflict with what another device wrote', () => {
+  it('is shown as the workshop has it now, whatever this device had last seen', async () => {
+    link.state = 'gone';
+    await waits('', { waitsFor: 'part' });
+    link.state = 'here';
+    let asked = 0;
+    server((_url, method) => {
+      if (method === 'PATCH') return { status: 412, type: 'urn:pondu:stale', title: 'Changed.' };
+      // Answered first from before the other device wrote.
+      const waitsFor = ++asked === 1 ? 'call' : 'helper';
+      return { ...stored(), job: { ...stored().job, waitsFor } };
+    });
+    await outbox.flush();
+    shown(<WaitingPage />);
+    expect(await screen.findByText('waits for: helper')).toBeTruthy();
+  });
+});
+
 describe('the door', () => {
   const me = { id: 'd1', name: 'Bench', initials: 'JM', createdAt: '2026-01-01T00:00:00Z', seenAt: '' };
   const door = {

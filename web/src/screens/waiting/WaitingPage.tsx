@@ -1,8 +1,10 @@
 import { format } from 'date-fns';
+import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { useJob } from '../../api/hooks.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import type { Entry } from '../../offline/entry.ts';
+import { useLink } from '../../offline/link.ts';
 import { outbox, useOutbox } from '../../offline/outbox.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/States.tsx';
@@ -61,7 +63,12 @@ function Refused({ entry }: { entry: Entry }) {
 
 /** The job was changed by another device meanwhile: both stand side by side until one is chosen. */
 function Conflict({ entry }: { entry: Entry }) {
-  const { data } = useJob(entry.jobId);
+  const { data, mutate } = useJob(entry.jobId);
+  const line = useLink();
+  // What stood here may be from before the other device wrote: asked anew, and again whenever the line is back.
+  useEffect(() => {
+    if (line === 'here') void mutate();
+  }, [line, mutate]);
   const theirs = data?.job as unknown as Record<string, unknown> | undefined;
   return (
     <>
