@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { FUELLED } from '../../__tests__/fuelMachines.ts';
 import { cranked } from '../../__tests__/crankMachines.ts';
-import { failing, house, noFire, reading } from '../../__tests__/machines.ts';
+import { house } from '../../__tests__/machines.ts';
 import { readsAsInTheTrade } from '../../__tests__/tradeTable.ts';
 import { burnsBeside, richnessAt } from '../../engine/ownMixture.ts';
 import { lameCylinders } from '../../engine/squeeze.ts';
 import { fitOf, type Fit } from '../../schema/fit.ts';
 import { middleScene } from '../../tracing/middle.ts';
 import { buildModel } from '../../tracing/model.ts';
-import { Tracer } from '../../tracing/trace.ts';
 import { FAST, IDLE } from '../../machine/state.ts';
 import { carburettorsOf, feeds } from './apart.ts';
 
@@ -60,21 +59,6 @@ describe('one carburettor of two on four cylinders', () => {
     expect(Math.max(...lameCylinders(scene, IDLE))).toBeLessThan(0.15);
     expect(lameCylinders(scene, FAST)[0]).toBeGreaterThan(0.8);
     expect(lameCylinders(scene, FAST)[3]).toBeLessThan(0.1);
-  });
-});
-
-describe('several that nothing tells apart', () => {
-  it('are one line of the suspects, and two once one of them is found', () => {
-    const tracer = new Tracer(FOUR_ON_TWO, house);
-    const complaint = { ...noFire, symptom: 'misses' } as const;
-    const cleaning = (events: Parameters<Tracer['trace']>[1]) =>
-      tracer
-        .trace(complaint, events, failing)
-        .lines.filter((l) => l.repair.part.kind.kind === 'one of several carburettors');
-    const [line] = cleaning([]).filter((l) => l.repair.id.endsWith('.clean'));
-    expect(line!.alike.map((r) => r.id)).toEqual(['carburettor-1.clean', 'carburettor-2.clean']);
-    const [found] = cleaning([reading('fuel-inside-2', 'idle passages blocked')]);
-    expect(found!.alike.map((r) => r.id)).toEqual(['carburettor-2.clean']);
   });
 });
 

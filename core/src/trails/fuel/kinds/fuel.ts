@@ -1,4 +1,4 @@
-import { idOf, numbered } from '../../../machine/numbered.ts';
+import { numbered } from '../../../machine/numbered.ts';
 import type { PartInstance } from '../../../machine/part.ts';
 import type { Station, TrailKind } from '../../../machine/trail.ts';
 import type { Fit } from '../../../schema/fit.ts';
@@ -27,7 +27,6 @@ const each = (fit: Fit): PartInstance[] =>
         ...numbered('carburettor', k + 1),
         label: `Carburettor ${k + 1}`,
         together: 'Carburettors',
-        ...(k > 0 ? { like: idOf('carburettor', 1) } : {}),
         station: 'fuel-jets',
         kind: PARTS.ownCarburettor,
         nodes: {},
