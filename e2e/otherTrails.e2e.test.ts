@@ -89,7 +89,7 @@ describe('the timing trail', () => {
   it('no pull: begun among fuel, spark and timing, found at weights that do not move', async () => {
     const { page, faults } = await openWindow(browser);
     await go(page, '/jobs/coupe-1/trace');
-    expect(await traceToVerdict(page, new Player('coupe', ['timing-weights.seized'], 29))).toBe(
+    expect(await traceToVerdict(page, new Player('coupe', ['timing-weights.seized'], 20))).toBe(
       'Enough: free and oil the weights',
     );
     expect(await openTab(page)).toContain('Timing');
