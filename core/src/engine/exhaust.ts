@@ -1,9 +1,10 @@
 import { looking, type CheckMaker } from '../machine/check.ts';
 import type { Machine } from '../machine/machine.ts';
 import type { Scene } from '../machine/scene.ts';
+import { firstSeen } from '../machine/seen.ts';
 import { CRANKING, FAST, IDLE, RUNNING } from '../machine/state.ts';
 import { logistic } from '../random/lcg.ts';
-import { howItRuns } from './howItRuns.ts';
+import { howItRuns, starts } from './howItRuns.ts';
 import { richnessAt } from './ownMixture.ts';
 
 /** Richness from which what leaves is black: soot, over the limit of what air there is burns [1]. */
@@ -25,12 +26,9 @@ export function smokeOf(scene: Scene): { black: number; blue: number; steam: num
   };
 }
 
-/** Chance that what was cranked out smells of petrol: it arrives, and hardly anything burns it. */
-const smellsOf = (scene: Scene): { petrol: number; fires: number } => {
-  const { allDead, turns } = howItRuns(scene, CRANKING);
-  const fires = turns * (1 - allDead);
-  return { petrol: (1 - fires) * SEEN.petrol * logistic((scene.see('richness', CRANKING) - SMELT_FROM) / 0.05), fires };
-};
+/** Chance that what was cranked out smells of petrol where nothing fires: it arrives, and is not lit. */
+const smellsOf = (scene: Scene): number =>
+  SEEN.petrol * logistic((scene.see('richness', CRANKING) - SMELT_FROM) / 0.05);
 
 /** Where the engine's breath is looked at: at its exhaust where one is told, else where what it breathes comes from. */
 const placeOf = ({ stations }: Machine) =>
@@ -42,11 +40,13 @@ export const exhaustSeen: CheckMaker = (machine) => {
   if (!station || !machine.fit.spark || !machine.fit.fuel) return [];
   const oiled = machine.fit.fuel.mixed === true;
   const marine = machine.fit.marine ? (['marine'] as const) : [];
-  const petrol = { id: 'exhaust-nose', station, words: ['of petrol', 'of nothing', 'it fires'], look: true };
   return [
     looking(
       {
-        ...petrol,
+        id: 'exhaust-nose',
+        station,
+        words: ['of petrol', 'of nothing', 'it fires'],
+        look: true,
         label: 'Smell at the exhaust after ten seconds of cranking',
         set: 'Choke as for a cold start, gearbox out of gear; ten seconds on the starter or ten pulls.',
         touch: 'A hand waves it to the nose from an arm’s length; do not lean over it.',
@@ -58,7 +58,8 @@ export const exhaustSeen: CheckMaker = (machine) => {
         cautions: ['fuel vapour', 'rotating parts', 'exhaust gas', ...marine],
       },
       (scene) => {
-        const { petrol: smelt, fires } = smellsOf(scene);
+        const fires = starts(scene);
+        const smelt = (1 - fires) * smellsOf(scene);
         return {
           'it fires': 0.01 + 0.97 * fires,
           'of petrol': 0.02 + 0.95 * smelt,
@@ -86,19 +87,15 @@ export const exhaustSeen: CheckMaker = (machine) => {
       (scene) => {
         const { black, blue, steam } = smokeOf(scene);
         const { allDead } = howItRuns(scene, RUNNING);
-        let left = 1;
-        const take = (share: number) => {
-          const taken = left * share;
-          left -= taken;
-          return taken;
-        };
-        return {
-          'will not run': take(0.97 * allDead + 0.005),
-          'white that hangs': take(steam + 0.01),
-          'thick blue': take(Math.min(0.97, blue + 0.01)),
-          black: take(black + 0.01),
-          'as usual': left,
-        };
+        return firstSeen(
+          [
+            ['will not run', 0.97 * allDead + 0.005],
+            ['white that hangs', steam + 0.01],
+            ['thick blue', Math.min(0.97, blue + 0.01)],
+            ['black', black + 0.01],
+          ],
+          'as usual',
+        );
       },
     ),
   ];

@@ -2,3 +2,17 @@
 const IMAGINED = 0.003;
 /** Chance that a person notices a sign: `keenness` when it is there, a little even when it is not. */
 export const seen = (there: boolean, keenness: number): number => (there ? keenness : IMAGINED);
+
+/** One look gives one word: what strikes first goes first, each by its own chance; what is left is `otherwise`. */
+export function firstSeen(
+  signs: readonly (readonly [word: string, chance: number])[],
+  otherwise: string,
+): Record<string, number> {
+  let left = 1;
+  const shares: Record<string, number> = {};
+  for (const [word, chance] of signs) {
+    shares[word] = left * chance;
+    left -= shares[word];
+  }
+  return { ...shares, [otherwise]: left };
+}

@@ -22,6 +22,9 @@ const EARTHED_OHMS = 2;
 const UNREGULATED = 3;
 /** Shunt winding of a regulator box of twelve volts, which measures through the box's earth; by judgement. Ohms. */
 const SHUNT_OHMS = 45;
+/** The winding that alone measures through the box's earth on a generator of circuit B; none where the field's current does too. */
+export const shuntOhms = (fit: Fit): number | undefined =>
+  fit.charge?.kind === 'generator' && circuitOf(fit) === 'B' ? SHUNT_OHMS * (fit.volts / 12) ** 2 : undefined;
 /** The field's current through the regulator's earth, which it then measures too little by; amperes of twelve volts. */
 const EARTH_AMPS = 2.4;
 
@@ -51,10 +54,8 @@ export function fieldFed(fit: Fit, params: MachineParams): FieldFed {
 
 /** Volts lost over the regulator's earth; `across` what the box is held at. */
 export function regulatorEarthDrop(fit: Fit, ohms: number, across: number): number {
-  if (fit.charge?.kind === 'generator' && circuitOf(fit) === 'B') {
-    const shunt = SHUNT_OHMS * (fit.volts / 12) ** 2;
-    return (across * ohms) / (shunt + ohms);
-  }
+  const shunt = shuntOhms(fit);
+  if (shunt !== undefined) return (across * ohms) / (shunt + ohms);
   return Math.min(across, EARTH_AMPS * ohms * (12 / fit.volts));
 }
 
@@ -62,8 +63,8 @@ export function regulatorEarthDrop(fit: Fit, ohms: number, across: number): numb
 export function heldAt(fit: Fit, setVolts: number, earthOhms: number, fed: FieldFed): number {
   if (!fed.regulated) return UNREGULATED * fit.volts;
   if (earthOhms >= OPEN_OHMS) return setVolts;
-  if (fit.charge?.kind === 'generator' && circuitOf(fit) === 'B')
-    return setVolts * (1 + earthOhms / (SHUNT_OHMS * (fit.volts / 12) ** 2));
+  const shunt = shuntOhms(fit);
+  if (shunt !== undefined) return setVolts * (1 + earthOhms / shunt);
   return setVolts + EARTH_AMPS * earthOhms * (12 / fit.volts);
 }
 

@@ -4,7 +4,7 @@ import { idOf } from '../../machine/numbered.ts';
 import type { MachineState } from '../../machine/part.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
-import { howOf } from './how.ts';
+import { howOf, overflows, through } from './how.ts';
 
 export const carburettorsOf = ({ fuel, cylinders }: Fit): number => Math.min(fuel?.carburettors ?? 1, cylinders);
 
@@ -17,15 +17,11 @@ const ENRICHES = { crank: 0, idle: 0.9, fast: 0.4 } as const;
 /** An overflow drowns at a start, enriches an idle, and is drunk up fast: over what the level alone does. */
 const SPILLS = { crank: 0.6, idle: 0.35, fast: 0.05 } as const;
 
-const overflows = (high: number): number => logistic((high - 0.45) / 0.06);
-
 /** A cylinder's mixture over what a carburettor like its fellows would give it. */
 export function ownMixture({ machine: { fit }, params }: Known, state: MachineState, cylinder: number): number {
   const own = figuresAt(params, idOf('carburettor', feeds(fit, cylinder)));
   const how = howOf(state);
-  const [idle, main] = [1 - own.idleBlocked, 1 - own.mainBlocked];
-  const share = how === 'crank' ? 0.3 : how === 'idle' ? 0.92 : 0.08;
-  const jets = share * idle + (1 - share) * main;
+  const jets = through(how, 1 - own.idleBlocked, 1 - own.mainBlocked);
   const spilt = 1 + SPILLS[how] * overflows(own.high);
   return jets * (1 + own.high) * (1 - own.starved) * (1 + ENRICHES[how] * own.enriched) * spilt;
 }

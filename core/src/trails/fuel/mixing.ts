@@ -9,7 +9,7 @@ import type { Fit } from '../../schema/fit.ts';
 import { logistic } from '../../random/lcg.ts';
 import { drinks, feedOf, flowOf, stallOf } from './feeding.ts';
 import { carburettorsOf, oneFloods, oneShakes, ownMixture } from './apart.ts';
-import { howOf } from './how.ts';
+import { howOf, overflows, through, type How } from './how.ts';
 import { CARBURETTOR as C, TANK } from './ids.ts';
 
 /** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
@@ -20,19 +20,17 @@ const CHOKED = 1 / VAPOUR_COLD;
 const NUISANCE = 0.15 / 3.6e6;
 
 /** How the mixture stands while the engine cranks cold, idles or runs fast, as if its bowls were full. 1 is right. */
-function asMixed(p: MachineParams, how: 'crank' | 'idle' | 'fast'): number {
+function asMixed(p: MachineParams, how: How): number {
   const { light, water } = figuresAt(p, TANK);
-  const [idle, main] = [1 - figuresAt(p, C.idleJet).blocked, 1 - figuresAt(p, C.mainJet).blocked];
+  const jets = through(how, 1 - figuresAt(p, C.idleJet).blocked, 1 - figuresAt(p, C.mainJet).blocked);
   const level = (1 + figuresAt(p, C.float).high) * (1 - (figuresAt(p, C.float).gone ?? 0));
   const choke = figuresAt(p, C.choke);
   const dry = 1 - water;
   if (how === 'crank') {
     const vapour = VAPOUR_COLD * light * (choke.closes > 0.5 ? CHOKED : 1);
-    // Cold, the suction behind the shut choke stands on the main nozzle as well: it draws through both, most through that.
-    return vapour * (0.3 * idle + 0.7 * main) * level * dry;
+    return vapour * jets * level * dry;
   }
   const shut = 1 + 0.9 * (1 - choke.opens);
-  const jets = how === 'idle' ? 0.92 * idle + 0.08 * main : 0.08 * idle + 0.92 * main;
   // A warm engine boils off nearly all of it, but for what has gone out of a stale one.
   return shut * jets * level * dry * (0.8 + 0.2 * light);
 }
@@ -42,7 +40,7 @@ export function floodsIn(p: MachineParams, { head, pump }: { head: number; pump:
   const seat = figuresAt(p, C.needle).leakSquareMetres;
   const passes = 0.7 * seat * Math.sqrt((2 * Math.max(0, head + pump)) / PETROL_DENSITY);
   const bySeat = logistic((Math.log(passes + 1e-12) - Math.log(3 * NUISANCE)) / 0.4);
-  const byFloat = logistic((figuresAt(p, C.float).high - 0.45) / 0.06);
+  const byFloat = overflows(figuresAt(p, C.float).high);
   return 1 - (1 - bySeat) * (1 - byFloat);
 }
 

@@ -1,3 +1,4 @@
+import { shuntOhms } from '../fieldCircuit.ts';
 import {
   between,
   logBetween,
@@ -100,7 +101,7 @@ export const regulatorEarth: PartKind<'ohms'> = {
       apply: (p, s, fit) => ({
         ...p,
         ohms:
-          fit.charge?.kind === 'generator' && fit.charge.field === 'B'
+          shuntOhms(fit) !== undefined
             ? logBetween(3, 20, s) * (fit.volts / 12) ** 2
             : logBetween(0.5, 2.2, s) * (fit.volts / 12) ** 2,
       }),

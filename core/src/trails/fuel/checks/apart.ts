@@ -4,14 +4,14 @@ import { lameCylinders } from '../../../engine/squeeze.ts';
 import { figuresAt } from '../../../machine/figures.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
-import type { Scene } from '../../../machine/scene.ts';
-import { seen } from '../../../machine/seen.ts';
+import { firstSeen, seen } from '../../../machine/seen.ts';
 import { ofSeveral } from '../../../machine/several.ts';
 import { IDLE } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { carburettorsOf, feeds } from '../apart.ts';
 import { drinks, feedOf, flowOf } from '../feeding.ts';
 import { look, moving } from './feed.ts';
+import { halfShut } from './splits.ts';
 
 const marine = (own: { fit: { marine: boolean } }) => (own.fit.marine ? (['marine'] as const) : []);
 
@@ -67,11 +67,10 @@ export const carburettorsApart: CheckMaker = (machine) => {
           opens: ['air filter off'],
           cautions: running,
         },
-        (scene) =>
-          mouthTold(
-            scene,
-            cylinders.find((c) => feeds(fit, c) === n)!,
-          ),
+        (scene) => {
+          const fed = cylinders.find((c) => feeds(fit, c) === n)!;
+          return halfShut(richnessAt(scene, IDLE, fed), burns(scene.see('richness', IDLE), IDLE));
+        },
       ),
     ),
     ...eachOf(machine, 'carburettor', (n) =>
@@ -118,34 +117,17 @@ export const carburettorsApart: CheckMaker = (machine) => {
         },
         ({ params }) => {
           const own = figuresAt(params, idOf('carburettor', n));
-          let left = 1;
-          const take = (is: boolean, keen: number) => {
-            const share = left * seen(is, keen);
-            left -= share;
-            return share;
-          };
-          return {
-            'idle passages blocked': take(own.idleBlocked > 0.3, 0.94),
-            'main jet blocked': take(own.mainBlocked > 0.3, 0.94),
-            'needle or float': take(own.high > 0.3 || own.starved > 0.5, 0.9),
-            'enricher does not seat': take(own.enriched > 0.3, 0.85),
-            sound: left,
-          };
+          return firstSeen(
+            [
+              ['idle passages blocked', seen(own.idleBlocked > 0.3, 0.94)],
+              ['main jet blocked', seen(own.mainBlocked > 0.3, 0.94)],
+              ['needle or float', seen(own.high > 0.3 || own.starved > 0.5, 0.9)],
+              ['enricher does not seat', seen(own.enriched > 0.3, 0.85)],
+            ],
+            'sound',
+          );
         },
       ),
     ),
   ];
 };
-
-/** What covering one mouth tells: by the mixture of the cylinders that it feeds, while the engine runs at all. */
-function mouthTold(scene: Scene, cylinder: number): Record<string, number> {
-  const rich = richnessAt(scene, IDLE, cylinder);
-  const runs = burns(scene.see('richness', IDLE), IDLE);
-  const weak = logistic((0.86 - rich) / 0.04) * runs;
-  const drowned = logistic((rich - 1.35) / 0.06);
-  return {
-    'picks up': 0.02 + 0.94 * weak,
-    'smokes and stops': 0.02 + 0.94 * drowned,
-    'slows down': 0.96 - 0.94 * (weak + drowned),
-  };
-}

@@ -19,6 +19,17 @@ function fires(scene: Scene, burning: number): number {
 const burning = (scene: Scene): number => burns(scene.see('richness', CRANKING), CRANKING);
 const missing = (scene: Scene): number => logistic((0.5 - scene.see('richness', CRANKING)) / 0.06);
 
+/** What an intake half shut tells by the mixture behind it; a weak one picks up only while the engine runs at all. */
+export function halfShut(rich: number, runs = 1): Record<string, number> {
+  const weak = logistic((0.86 - rich) / 0.04) * runs;
+  const drowned = logistic((rich - 1.35) / 0.06);
+  return {
+    'picks up': 0.02 + 0.94 * weak,
+    'smokes and stops': 0.02 + 0.94 * drowned,
+    'slows down': 0.96 - 0.94 * (weak + drowned),
+  };
+}
+
 /** Cheap questions that part fuel from everything else. */
 export const fuelOrNot: CheckMaker = (machine) =>
   kindOf(machine)
@@ -132,13 +143,7 @@ export const fuelOrNot: CheckMaker = (machine) =>
             (scene) => {
               const rich =
                 scene.see('richness', state) * (speed === 'fast' ? Math.min(1, scene.see('pulls', state) * 3) : 1);
-              const weak = logistic((0.86 - rich) / 0.04);
-              const drowned = logistic((rich - 1.35) / 0.06);
-              return {
-                'picks up': 0.02 + 0.94 * weak,
-                'smokes and stops': 0.02 + 0.94 * drowned,
-                'slows down': 0.96 - 0.94 * (weak + drowned),
-              };
+              return halfShut(rich);
             },
           );
         }),

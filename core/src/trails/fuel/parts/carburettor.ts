@@ -1,6 +1,6 @@
 import { between, logBetween, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
-const hidden = <Id extends string>(id: Id, label: string, low: number, high: number): PlateSpec<Id> => ({
+export const hidden = <Id extends string>(id: Id, label: string, low: number, high: number): PlateSpec<Id> => ({
   id,
   label,
   dimension: 'ratio',

@@ -1,13 +1,7 @@
-import { between, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+import { between, type FaultMode, type PartKind } from '../../../machine/part.ts';
+import { hidden } from './carburettor.ts';
 
 type Own = 'idleBlocked' | 'mainBlocked' | 'high' | 'starved' | 'enriched';
-const hidden = (id: Own, label: string, low: number, high: number): PlateSpec<Own> => ({
-  id,
-  label,
-  dimension: 'ratio',
-  typical: () => ({ low, high }),
-  hidden: true,
-});
 const enriched: FaultMode<Own> = {
   id: 'enriched',
   label: 'its enricher does not shut: rich once warm',
