@@ -16,6 +16,23 @@ export function seededRandom(seed: number): Random {
   };
 }
 
+/** A seed from a name: the same name draws the same wherever it stands in a list (FNV-1a, 32 bits). */
+export function seedOf(name: string): number {
+  let hash = 0x811c9dc5;
+  for (const letter of name) hash = Math.imul(hash ^ letter.codePointAt(0)!, 0x01000193);
+  return hash >>> 0;
+}
+
+/** The numbers below `count`, shuffled (Fisher and Yates). */
+export function shuffled(count: number, random: Random): number[] {
+  const order = Array.from({ length: count }, (_, k) => k);
+  for (let k = count - 1; k > 0; k--) {
+    const other = Math.floor(random() * (k + 1));
+    [order[k], order[other]] = [order[other]!, order[k]!];
+  }
+  return order;
+}
+
 /** Standard normal by Box and Muller. */
 export function normal(random: Random): number {
   const u = Math.max(random(), 1e-12);

@@ -1,19 +1,35 @@
 import type { MachineParams } from '../machine/known.ts';
 import type { Band, PartParams } from '../machine/part.ts';
-import type { Random } from '../random/lcg.ts';
-import type { Model, ModelFault } from './model.ts';
+import { seededRandom, seedOf, shuffled, type Random } from '../random/lcg.ts';
+import type { Model, ModelFault, Plate } from './model.ts';
 
 /**
  * Figures of one sound machine of this plate: each drawn over its band, more often near the middle (the mean of two
  * even draws). `stretch` above 1 goes beyond the band by that factor, at most so many times lower than its low end.
  */
 export function drawSound(model: Model, random: Random, stretch = 1): MachineParams {
+  return figuresOf(model, (plate) => within(plate, stretch * (random() + random() - 1), stretch));
+}
+
+/**
+ * So many sound machines that stand for all of this plate: each figure takes every one of as many equally likely steps
+ * of its band once, in an order of its own (Latin hypercube sampling, McKay, Beckman and Conover 1979). The order hangs
+ * on the figure's name alone, so a part more leaves all others as they were drawn.
+ */
+export function drawEvenly(model: Model, count: number): MachineParams[] {
+  const orders = new Map([...model.plates.keys()].map((id) => [id, shuffled(count, seededRandom(seedOf(id)))]));
+  return Array.from({ length: count }, (_, m) =>
+    figuresOf(model, (plate) => within(plate, offMiddle((orders.get(plate.id)![m]! + 0.5) / count), 1)),
+  );
+}
+
+/** Half widths off the middle below which this share of all lie, where the mean of two even draws is taken. */
+const offMiddle = (share: number): number => (share < 0.5 ? Math.sqrt(2 * share) - 1 : 1 - Math.sqrt(2 * (1 - share)));
+
+function figuresOf(model: Model, of: (plate: Plate) => number): MachineParams {
   const params: Record<string, Record<string, number>> = {};
   for (const part of model.machine.parts) params[part.id] = {};
-  for (const plate of model.plates.values()) {
-    const off = stretch * (random() + random() - 1);
-    params[plate.part.id]![plate.spec.id] = within(plate, off, stretch);
-  }
+  for (const plate of model.plates.values()) params[plate.part.id]![plate.spec.id] = of(plate);
   // Made at one go it is copied seven times as fast as one that grew key by key, and each fault copies it.
   return Object.fromEntries(Object.entries(params));
 }

@@ -3,8 +3,7 @@ import { INSTRUMENTS, type Outcome } from '../instruments/index.ts';
 import type { Footprint } from '../machine/footprint.ts';
 import { Scene } from '../machine/scene.ts';
 import { type MachineParams } from '../machine/known.ts';
-import { seededRandom } from '../random/lcg.ts';
-import { drawSound, withFault } from './draw.ts';
+import { drawEvenly, withFault } from './draw.ts';
 import type { Model, ModelFault } from './model.ts';
 import { alike, predictedOf, type Predicted } from './prediction.ts';
 
@@ -17,10 +16,7 @@ const EVERYONE: readonly number[] = Array.from({ length: MEMBERS }, (_, m) => m)
 /** The slightest and the severest of a fault: where neither reads unlike the sound machine, none between does. */
 const ENDS: readonly number[] = [0, MEMBERS - 1];
 
-export function soundMembers(model: Model): MachineParams[] {
-  const random = seededRandom(20_011);
-  return Array.from({ length: MEMBERS }, () => drawSound(model, random));
-}
+export const soundMembers = (model: Model): MachineParams[] => drawEvenly(model, MEMBERS);
 
 /** Severities that cover 0…1 evenly; a second fault takes them in another order. */
 const severity = (member: number, fault: number): number =>
