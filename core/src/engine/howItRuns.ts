@@ -20,6 +20,8 @@ export interface Running {
   readonly allDead: number;
   readonly someDead: number;
   readonly noneDead: number;
+  /** That those that are dead, or fire against the others, keep the rest from catching. */
+  readonly halted: number;
   /** Share of sparks that are there but weak. */
   readonly weak: number;
   /** That the starter turns it at all fast enough. */
@@ -32,19 +34,33 @@ export const starts = (scene: Scene): number => {
   return turns * (1 - allDead);
 };
 
+/**
+ * Mean square of the share of its work that an engine has lost: one of eight is hardly felt at the starter, one of two
+ * often is, and one that fires at another's moment takes that one's work as well. Judgement, in its square.
+ */
+function workLost(cylinders: readonly { none: number; against: number }[]): number {
+  const n = cylinders.length;
+  const mean = cylinders.reduce((sum, c) => sum + c.none + c.against, 0) / n;
+  const spread = cylinders.reduce((sum, c) => sum + c.none * (1 - c.none), 0) / n ** 2;
+  return Math.min(1, mean ** 2 + spread);
+}
+
 /** Fires or not on each cylinder: the volts that are there against those asked, their moment, the mixture, the squeeze. */
 export function howItRuns(scene: Scene, state: MachineState): Running {
   const timed = firesInTime(scene) * (1 - scene.see('fuelCut', state));
   const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
     const spark = sparkWords(scene.spark('plug', state, i + 1));
     const burning = burns(richnessAt(scene, state, i + 1), state);
-    return { none: 1 - (1 - spark.none) * timed * burning * cylinderFires(scene, state, i + 1), weak: spark.weak };
+    const none = 1 - (1 - spark.none) * timed * burning * cylinderFires(scene, state, i + 1);
+    const against = (1 - spark.none) * scene.see('offStroke', state, { cylinder: i + 1 });
+    return { none, against, weak: spark.weak };
   });
   const allDead = cylinders.reduce((p, c) => p * c.none, 1);
   const noneDead = cylinders.reduce((p, c) => p * (1 - c.none), 1);
   return {
     allDead,
     noneDead,
+    halted: Math.max(0, workLost(cylinders) - allDead),
     someDead: Math.max(0, 1 - allDead - noneDead),
     weak: cylinders.reduce((sum, c) => sum + c.weak, 0) / cylinders.length,
     turns: scene.see('turns', CRANKING),

@@ -16,7 +16,8 @@ export function runsHow(scene: Scene): Readonly<Record<string, number>> {
   const c = howItRuns(scene, CRANKING);
   const r = howItRuns(scene, RUNNING);
   const dead =
-    0.6 * (1 - c.turns) + c.turns * (0.97 * c.allDead + 0.1 * c.someDead + c.noneDead * (0.01 + 0.25 * c.weak));
+    0.6 * (1 - c.turns) +
+    c.turns * (0.97 * (c.allDead + c.halted) + 0.03 * c.someDead + c.noneDead * (0.01 + 0.25 * c.weak));
   const hard = (1 - dead) * (0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead));
   const fires = Math.max(0, 1 - dead - hard);
   const sparks = 0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead;

@@ -7,8 +7,8 @@ export const noFire: Symptom = {
   id: 'no-fire',
   stands: true,
   likelihood: (scene) => {
-    const { allDead, someDead, noneDead, weak, turns } = howItRuns(scene, CRANKING);
-    return 0.003 + turns * (0.9 * allDead + 0.08 * someDead + noneDead * (0.02 + 0.25 * weak));
+    const { allDead, halted, someDead, noneDead, weak, turns } = howItRuns(scene, CRANKING);
+    return 0.003 + turns * (0.9 * (allDead + halted) + 0.03 * someDead + noneDead * (0.02 + 0.25 * weak));
   },
   elsewhere: {
     spark: 0.4,
