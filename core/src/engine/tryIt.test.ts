@@ -23,6 +23,17 @@ describe('trying it', () => {
   ] as const)('it %s with %j', (word, faults) => {
     expect(likeliest(runsHow(scene(...faults)))).toBe(word);
   });
+  it('stands where half of its work is gone, and where two fire at each other’s moment; one of six is not missed at the starter', () => {
+    const twin = new Tracer(machine(KINDS['flywheel magneto, two cylinders']), house);
+    const dead = (tracerOf: Tracer, ...ids: string[]) => {
+      const faults = ids.map((id) => tracerOf.model.faults.find((f) => f.id === id)!);
+      return runsHow(tracerOf.weigher.ensemble(faults).scene(4))['does not fire']!;
+    };
+    expect(dead(tracer, 'plug-3.fouled')).toBeLessThan(0.1);
+    expect(dead(twin, 'plug-2.fouled')).toBeGreaterThan(0.15);
+    expect(dead(tracer, 'lead-order.swapped')).toBeGreaterThan(0.3);
+    expect(dead(tracer, 'lead-order.swapped')).toBeLessThan(0.7);
+  });
   it('is a share of one, whatever is wrong', () => {
     for (const fault of tracer.model.faults.filter((f) => (f.part.cylinder ?? 1) === 1)) {
       const shares = Object.values(runsHow(scene(fault.id)));

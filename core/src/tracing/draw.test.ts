@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { house, machine } from '../__tests__/machines.ts';
 import { seededRandom } from '../random/lcg.ts';
-import { drawSound, withFault } from './draw.ts';
+import { drawEvenly, drawSound, withFault } from './draw.ts';
 import { buildModel } from './model.ts';
 
 const band = (low: number, high: number) => ({ low, high, source: 'manual', note: '' }) as const;
@@ -40,6 +40,21 @@ describe('figures of a sound machine', () => {
       expect(Math.min(...far)).toBeGreaterThan(low / 4);
       expect(Math.max(...far)).toBeLessThan(high * 4);
     }
+  });
+  it('stand for all of a plate when a few are drawn: each step of a band once, and as many below its middle as above', () => {
+    const ohms = drawEvenly(model, 8).map((m) => m['coil']!['primaryOhms']!);
+    // The mean of two even draws lies below x half widths off the middle with (1 + x)²/2: eighths, taken in their middles.
+    const below = [1, 3, 5, 7].map((k) => Math.sqrt((2 * k) / 16) - 1);
+    const steps = [...below, ...below.map((x) => -x).reverse()].map((x) => 1.6 + 0.2 * x);
+    for (const [k, o] of ohms.sort((a, b) => a - b).entries()) expect(o).toBeCloseTo(steps[k]!, 9);
+    expect(ohms.reduce((a, b) => a + b, 0) / 8).toBeCloseTo(1.6, 9);
+  });
+  it('stay as they were when the machine has a part more', () => {
+    const more = buildModel(machine({ fused: false }), house);
+    const [one, other] = [buildModel(machine({ fused: true }), house), more].map((m) => drawEvenly(m, 8));
+    expect(one![3]!['fuse']).toBeDefined();
+    expect(other![3]!['fuse']).toBeUndefined();
+    for (const part of more.machine.parts) expect(other![3]![part.id], part.id).toEqual(one![3]![part.id]);
   });
   it('a fault changes its own part and no other', () => {
     const sound = drawSound(model, seededRandom(1));
