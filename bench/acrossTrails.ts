@@ -4,6 +4,7 @@ import {
   HiddenMachine,
   minutesOf,
   seededRandom,
+  someHands,
   Tracer,
   type Conditions,
   type JobEvent,
@@ -14,6 +15,7 @@ import { calibrationError, complaintOf } from './tracing.ts';
 
 const DRAWN = Number(process.env['BENCH_DRAWN'] ?? 60);
 const MOST = 30;
+const HANDS_SEED = 500_000;
 const NOW: Conditions = { warmth: 'unknown', faultPresent: 'yes' };
 const AT = '2026-01-01T00:00:00Z';
 const mean = (values: readonly number[]) => Number((values.reduce((a, b) => a + b, 0) / values.length).toFixed(4));
@@ -30,7 +32,12 @@ interface Traced {
 
 /** One complaint of a whole machine, traced to a verdict. */
 function traced(tracer: Tracer, fault: ModelFault, seed: number): Traced | undefined {
-  const hidden = new HiddenMachine(tracer.model, [fault], seededRandom(seed), { misprobe: 0.03 });
+  const hidden = new HiddenMachine(
+    tracer.model,
+    [fault],
+    seededRandom(seed),
+    someHands(seededRandom(HANDS_SEED + seed)),
+  );
   const complaint = complaintOf(hidden);
   if (!complaint) return undefined;
   const events: JobEvent[] = [];

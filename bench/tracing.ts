@@ -5,6 +5,7 @@ import {
   likeliestComplaint,
   provedOn,
   seededRandom,
+  someHands,
   type Complaint,
   type Followed,
   type JobEvent,
@@ -26,9 +27,9 @@ export interface Run {
   recommendMs: number[];
 }
 
-/** One machine in ten is outside its tolerances by half as much again; three readings in a hundred miss their mark. */
+/** One machine in ten is outside its tolerances by half as much again; who takes the readings is drawn as well. */
 const STRETCHED = { every: 10, by: 1.5 };
-const MISPROBE = 0.03;
+const HANDS_SEED = 500_000;
 const MOST = 40;
 /** Less likely than this to be complained of, nobody would bring the machine in. */
 export const EXPLAINS = 0.2;
@@ -36,7 +37,7 @@ export const EXPLAINS = 0.2;
 const played = (tracer: Tracer, faults: readonly ModelFault[], seed: number) =>
   new HiddenMachine(tracer.model, faults, seededRandom(seed), {
     stretch: seed % STRETCHED.every === 0 ? STRETCHED.by : 1,
-    misprobe: MISPROBE,
+    ...someHands(seededRandom(HANDS_SEED + seed)),
   });
 
 /** What this very machine would be brought in for, if anything. */

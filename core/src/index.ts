@@ -25,7 +25,7 @@ export type { Verdict } from './tracing/verdict.ts';
 export { follow, provedOn, type Followed, type Following } from './practice/follow.ts';
 export { drawFault, drawFaultAcross, SimulatedMeter, type Shown } from './practice/simulatedMeter.ts';
 export { holesOf, type Hole } from './practice/holes.ts';
-export { HiddenMachine } from './practice/hiddenMachine.ts';
+export { HiddenMachine, someHands } from './practice/hiddenMachine.ts';
 export type * from './schema/index.ts';
 export { traceCauses, type Causes, type JudgedCause } from './tracing/causes.ts';
 export { likeliestComplaint, likelyComplaint } from './tracing/likelyComplaint.ts';

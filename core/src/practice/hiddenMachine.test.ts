@@ -5,7 +5,7 @@ import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { passes } from '../tracing/ruler.ts';
-import { HiddenMachine } from './hiddenMachine.ts';
+import { HiddenMachine, someHands } from './hiddenMachine.ts';
 
 const tracer = new Tracer(machine(), house);
 const { model, weigher } = tracer;
@@ -47,6 +47,17 @@ describe('a hidden machine', () => {
     const slipped = readings.filter((v) => v.kind !== 'number' || v.value < 5).length / readings.length;
     expect(slipped).toBeGreaterThan(0.24);
     expect(slipped).toBeLessThan(0.36);
+  });
+  it('slips with the eyes as often as it is told for them', () => {
+    const hidden = new HiddenMachine(model, [], seededRandom(3), { misprobe: 0.5, mistold: 0 });
+    const seen = Array.from({ length: 300 }, () => hidden.read(check('look-clamps')));
+    const sure = check('look-clamps').words!.length;
+    expect(seen.filter((v) => v.kind === 'word' && v.word === 'sound').length / 300).toBeGreaterThan(1 - 0.5 / sure);
+  });
+  it('is read by careful hands mostly', () => {
+    const random = seededRandom(6);
+    const clumsy = Array.from({ length: 4000 }, () => someHands(random)).filter((h) => h.misprobe > 0.1).length / 4000;
+    expect(clumsy).toBeCloseTo(0.08, 1.5);
   });
   it('never shows less than nothing on an ohmmeter', () => {
     const hidden = new HiddenMachine(model, [fault('condenser.shorted')], seededRandom(2));

@@ -7,31 +7,41 @@ import type { Complaint } from '../schema/job.ts';
 import { complaintLikelihood } from '../engine/complaint.ts';
 import { SEES_AGAIN } from '../tracing/repeated.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
+import { CAREFUL, HANDS, type Hands } from '../tracing/likelihood.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 
 /** What a meter shows below nothing as well. */
 const SIGNED = ['voltage', 'current', 'pressure', 'angle'] as const;
 
+/** How often a reading is something else altogether; told apart as in `Hands`. */
+export type Slips = Pick<Hands, 'misprobe' | 'mistold'>;
+
+/** Somebody's hands, as belief expects them: most are careful, a few clumsy. */
+export function someHands(random: Random): Slips {
+  let left = random();
+  return HANDS.find(({ share }) => (left -= share) < 0) ?? CAREFUL;
+}
+
 /** A machine with hidden faults, played by the same model: its figures are drawn, and nobody is told them. */
 export class HiddenMachine {
   private readonly scene: Scene;
   private readonly random: Random;
-  private readonly misprobe: number;
+  private readonly slips: Slips;
   /** What was seen before: the same eye sees it so again. */
   private readonly saw = new Map<string, string>();
 
-  /** `misprobe` is the share of readings taken at the wrong place or on the wrong range. */
   constructor(
     model: Model,
     faults: readonly ModelFault[],
     random: Random,
-    options: { stretch?: number; misprobe?: number } = {},
+    options: { stretch?: number } & Partial<Slips> = {},
   ) {
     const sound = drawSound(model, random, options.stretch ?? 1);
     const failed = faults.reduce((p, f) => withFault(model, p, f, random()), sound);
     this.scene = new Scene(model.machine, failed);
     this.random = random;
-    this.misprobe = options.misprobe ?? 0;
+    const { misprobe = 0, mistold = misprobe } = options;
+    this.slips = { misprobe, mistold };
   }
 
   /** How likely this very machine is to come in with a complaint, 0…1: another with the same fault may run. */
@@ -48,7 +58,7 @@ export class HiddenMachine {
   read(check: Check): ReadingValue {
     const instrument = INSTRUMENTS[check.instrument];
     const outcome = instrument.observe(this.scene, check);
-    const stray = this.random() < this.misprobe;
+    const stray = this.random() < (check.instrument === 'eyes' ? this.slips.mistold : this.slips.misprobe);
     if (outcome.kind === 'category') {
       const words = Object.keys(outcome.shares);
       if (stray) return { kind: 'word', word: words[Math.floor(this.random() * words.length)]! };

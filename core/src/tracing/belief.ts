@@ -54,7 +54,7 @@ const ENSEMBLES_KEPT = 600;
 export class Weigher {
   readonly model: Model;
   private readonly sound: readonly MachineParams[];
-  private readonly ensembles = new Map<string, Ensemble>();
+  readonly ensembles = new Map<string, Ensemble>();
   private readonly logs = new LogCache();
   private soundBands: SoundBands | undefined;
   private readonly checks: Map<string, Check>;

@@ -17,9 +17,14 @@ export function drawSound(model: Model, random: Random, stretch = 1): MachinePar
  * on the figure's name alone, so a part more leaves all others as they were drawn.
  */
 export function drawEvenly(model: Model, count: number): MachineParams[] {
-  const orders = new Map([...model.plates.keys()].map((id) => [id, shuffled(count, seededRandom(seedOf(id)))]));
+  const steps = new Map(
+    [...model.plates.keys()].map((id) => {
+      const random = seededRandom(seedOf(id));
+      return [id, shuffled(count, random).map((step) => offMiddle((step + random()) / count))];
+    }),
+  );
   return Array.from({ length: count }, (_, m) =>
-    figuresOf(model, (plate) => within(plate, offMiddle((orders.get(plate.id)![m]! + 0.5) / count), 1)),
+    figuresOf(model, (plate) => within(plate, steps.get(plate.id)![m]!, 1)),
   );
 }
 

@@ -51,28 +51,29 @@ export class Ensemble {
   readonly strata: readonly Float64Array[];
   /** Whether severity makes a difference at all. */
   readonly graded: boolean;
-  private readonly predictions = new Map<Check, Predicted>();
-  private readonly figured = new Map<string, Float64Array>();
+  /** What has been predicted so far; an answer shared with a simpler account is the same object. */
+  readonly predicted = new Map<Check, Predicted>();
+  readonly figured = new Map<string, Float64Array>();
   private readonly outcomes = new Map<unknown, Observed<unknown>>();
   private readonly made: (Scene | undefined)[] = [];
   private readonly seconds: (Scene | undefined)[] = [];
   private readonly model: Model;
-  private readonly sound: readonly MachineParams[];
-  private readonly faults: readonly ModelFault[];
+  private readonly members: readonly MachineParams[];
+  readonly faults: readonly ModelFault[];
   /** Of the sound machine; of two faults, of each alone. What they do not tell apart is theirs. */
-  private readonly simpler: readonly Ensemble[];
+  readonly simpler: readonly Ensemble[];
 
   constructor(
     model: Model,
-    sound: readonly MachineParams[],
+    members: readonly MachineParams[],
     faults: readonly ModelFault[],
     simpler: readonly Ensemble[],
   ) {
     this.model = model;
-    this.sound = sound;
+    this.members = members;
     this.faults = faults;
     this.simpler = simpler;
-    this.graded = faults.length === 1 && comesInDegrees(model, sound[0]!, faults[0]!);
+    this.graded = faults.length === 1 && comesInDegrees(model, members[0]!, faults[0]!);
     this.strata = this.graded ? NEAR : ALIKE;
   }
 
@@ -87,9 +88,9 @@ export class Ensemble {
   private built(member: number, places: readonly number[], alone: readonly Scene[] = []): Scene {
     const failed = this.faults.reduce(
       (p, f, k) => withFault(this.model, p, f, severity(member, places[k]!)),
-      this.sound[member]!,
+      this.members[member]!,
     );
-    const base = this.faults.length ? this.soundOne().scene(member) : undefined;
+    const base = this.faults.length ? this.sound.scene(member) : undefined;
     return new Scene(this.model.machine, failed, base, undefined, alone);
   }
   /** Of two faults in two parts: the machines with each. The second comes in another severity than it has by itself. */
@@ -102,12 +103,12 @@ export class Ensemble {
   private second(member: number): Scene {
     return (this.seconds[member] ??= this.built(member, [1]));
   }
-  private soundOne(): Ensemble {
-    return this.simpler[0]?.soundOne() ?? this;
+  get sound(): Ensemble {
+    return this.simpler[0]?.sound ?? this;
   }
 
   predict(check: Check): Predicted {
-    let known = this.predictions.get(check);
+    let known = this.predicted.get(check);
     if (!known) {
       const instrument = INSTRUMENTS[check.instrument];
       const see = (scene: Scene): Outcome => instrument.observe(scene, check);
@@ -116,7 +117,7 @@ export class Ensemble {
         const seen = this.observe(check, see, (a, b) => alike(check, a, b), instrument.dimension === undefined);
         known = seen instanceof Ensemble ? seen.predict(check) : predictedOf(check, seen, this.graded);
       }
-      this.predictions.set(check, known);
+      this.predicted.set(check, known);
     }
     return known;
   }
@@ -135,7 +136,7 @@ export class Ensemble {
   /** Of two faults: what one of them alone says, where the other changes nothing. */
   private shared<T>(of: (ensemble: Ensemble) => T): T | undefined {
     if (this.faults.length < 2) return undefined;
-    const sound = of(this.soundOne());
+    const sound = of(this.sound);
     const telling = this.simpler.map(of).filter((said) => said !== sound);
     return telling.length > 1 ? undefined : (telling[0] ?? sound);
   }
@@ -153,7 +154,7 @@ export class Ensemble {
   ): readonly T[] | Ensemble {
     if (this.faults.length > 1) return EVERYONE.map((m) => see(this.scene(m)));
     if (this.faults.length === 0) return this.observed(key, see).each;
-    const without = this.soundOne();
+    const without = this.sound;
     const { each, footprint } = without.observed(key, see);
     if (!ENDS.some((m) => this.scene(m).touches(footprint))) return without;
     const asked = soft && !this.graded ? EVERYONE : ENDS;
