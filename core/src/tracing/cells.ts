@@ -22,6 +22,7 @@ export type CellReading =
 export class Cells {
   private readonly weigher: Weigher;
   private readonly edges = new Map<string, { low: number; step: number }>();
+  private readonly singles = new Map<Check, (CellShares | null | undefined)[]>();
   private readonly known = new WeakMap<Predicted, Map<Ensemble['strata'], CellShares>>();
 
   constructor(weigher: Weigher) {
@@ -52,6 +53,23 @@ export class Cells {
     let shares = own.get(ensemble.strata);
     if (!shares) own.set(ensemble.strata, (shares = this.compute(predicted, check, ensemble)));
     return shares;
+  }
+
+  /**
+   * How each account reads a check, null where it reads like this sound machine. Asked for every account of every check
+   * at each reading, so what single faults say is kept by their places.
+   */
+  telling(sound: Ensemble, check: Check): (ensemble: Ensemble) => CellShares | null {
+    const same = sound.predict(check);
+    let singles = this.singles.get(check);
+    if (!singles) this.singles.set(check, (singles = []));
+    const found = (ensemble: Ensemble) => (ensemble.predict(check) === same ? null : this.of(ensemble, check));
+    return (ensemble) => {
+      const { place } = ensemble;
+      if (place === undefined || sound.faults.length > 0) return found(ensemble);
+      const known = singles[place];
+      return known === undefined ? (singles[place] = found(ensemble)) : known;
+    };
   }
 
   /** What a reading in a cell would be. */

@@ -1,6 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import type { Cells, CellReading } from './cells.ts';
-import { outcomeTable, type Counted, type RankedCheck } from './nextCheck.ts';
+import { add, outcomes, type Counted } from './counting.ts';
+import type { RankedCheck } from './nextCheck.ts';
 
 /** A reading that would change what is thought of the leading suspect. */
 export interface MindChanger {
@@ -27,20 +28,25 @@ export function mindChangers(
   most = 3,
 ): MindChanger[] {
   const found: MindChanger[] = [];
+  const owns = counted.groups.map((group) => group.split('+').includes(repairId));
   for (const { check } of [...ranked].sort((a, b) => b.bits - a.bits).slice(0, ASKED)) {
-    const table = outcomeTable(cells, counted, check);
-    const rows = [...table.values()];
-    const owns = [...table.keys()].map((group) => group.split('+').includes(repairId));
-    const size = rows[0]?.length ?? 0;
+    const { base, table, alike } = outcomes(cells, counted, check);
+    const [all, own] = [new Float64Array(base.length), new Float64Array(base.length)];
+    // Groups that read like the sound machine share its row.
+    let [alikeAll, alikeOwn] = [0, 0];
+    alike.forEach((mass, g) => {
+      alikeAll += mass;
+      if (owns[g]) alikeOwn += mass;
+      if (table[g]) add(all, table[g], 1);
+      if (table[g] && owns[g]) add(own, table[g], 1);
+    });
+    add(all, base, alikeAll);
+    add(own, base, alikeOwn);
     let best: MindChanger | undefined;
-    for (let c = 0; c < size; c++) {
-      let [all, own] = [0, 0];
-      for (const [g, row] of rows.entries()) {
-        all += row[c]!;
-        if (owns[g]) own += row[c]!;
-      }
-      if (all < LIKELY || own / all > FALLS_TO || all < (best?.chance ?? 0)) continue;
-      best = { check, reading: cells.reading(check, c), share: own / all, chance: all };
+    for (const [c, chance] of all.entries()) {
+      const share = own[c]! / chance;
+      if (chance < LIKELY || share > FALLS_TO || chance < (best?.chance ?? 0)) continue;
+      best = { check, reading: cells.reading(check, c), share, chance };
     }
     if (best) found.push(best);
   }

@@ -49,6 +49,8 @@ interface Observed<T> {
 export class Ensemble {
   /** strata[s][m]: how much member m speaks for severity step s. */
   readonly strata: readonly Float64Array[];
+  /** Of a single fault: which of the model's it is. */
+  readonly place: number | undefined;
   /** Whether severity makes a difference at all. */
   readonly graded: boolean;
   /** What has been predicted so far; an answer shared with a simpler account is the same object. */
@@ -75,6 +77,7 @@ export class Ensemble {
     this.simpler = simpler;
     this.graded = faults.length === 1 && comesInDegrees(model, members[0]!, faults[0]!);
     this.strata = this.graded ? NEAR : ALIKE;
+    this.place = faults.length === 1 ? model.faults.indexOf(faults[0]!) : undefined;
   }
 
   /** A member's machine; made when something is asked of it. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { failing, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { Cells } from './cells.ts';
-import { count, countTwo, information, minutesOf, outcomeTable, rankChecks } from './nextCheck.ts';
+import { count, countTwo, information, outcomeTable } from './counting.ts';
+import { minutesOf, rankChecks } from './nextCheck.ts';
 import { follow } from '../practice/follow.ts';
 import { HiddenMachine } from '../practice/hiddenMachine.ts';
 import { seededRandom } from '../random/lcg.ts';

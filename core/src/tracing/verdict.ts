@@ -3,7 +3,8 @@ import type { House } from '../schema/house.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
-import type { outcomeTable, RankedCheck } from './nextCheck.ts';
+import type { outcomeTable } from './counting.ts';
+import type { RankedCheck } from './nextCheck.ts';
 
 export interface RepairShare {
   readonly repair: ModelRepair;
