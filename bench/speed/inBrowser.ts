@@ -1,9 +1,18 @@
 import { fileURLToPath } from 'node:url';
+import { gzipSync } from 'node:zlib';
 import puppeteer from 'puppeteer-core';
 import { build } from 'vite';
 import type { FitOut } from '@pondu/core';
 import type { FitOutOne } from '@pondu/core/schema';
 import type { Timed } from './measure.ts';
+
+export interface InBrowser extends Timed {
+  /** First trace where the workshop has simulated the machine: its text read, taken over and traced. */
+  recalledMs: number;
+  /** That text as it goes over the network. */
+  simulatedBytes: number;
+  workerMegabytes: number;
+}
 
 const built = async (): Promise<string> => {
   const result = await build({
@@ -21,7 +30,7 @@ const built = async (): Promise<string> => {
 };
 
 /** One machine in a worker of headless Chromium, as the page runs it; megabytes are the worker's own heap. */
-export async function inBrowser(fit: FitOut | FitOutOne): Promise<Timed & { workerMegabytes: number }> {
+export async function inBrowser(fit: FitOut | FitOutOne): Promise<InBrowser> {
   const code = await built();
   const browser = await puppeteer.launch({
     executablePath: '/usr/bin/chromium',
@@ -32,19 +41,25 @@ export async function inBrowser(fit: FitOut | FitOutOne): Promise<Timed & { work
     const page = await browser.newPage();
     // Plain strings: the page knows nothing of the helpers that a bundler would leave in a function.
     await page.evaluate(
-      `window.timed = new Worker(URL.createObjectURL(new Blob([${JSON.stringify(code)}], { type: 'text/javascript' })))`,
+      `window.ask = (worker, told) => new Promise((done, fail) => {
+         worker.onmessage = (e) => done(e.data);
+         worker.onerror = (e) => fail(new Error(e.message));
+         worker.postMessage(told);
+       });
+       window.made = () =>
+         new Worker(URL.createObjectURL(new Blob([${JSON.stringify(code)}], { type: 'text/javascript' })));
+       window.timed = made();`,
     );
-    const timed = (await page.evaluate(
-      `new Promise((done, fail) => {
-         window.timed.onmessage = (e) => done(e.data);
-         window.timed.onerror = (e) => fail(new Error(e.message));
-         window.timed.postMessage(${JSON.stringify(fit)});
-       })`,
-    )) as Timed;
+    const { simulated, ...timed } = (await page.evaluate(`ask(timed, { fit: ${JSON.stringify(fit)} })`)) as Timed & {
+      simulated: string;
+    };
     const client = page.workers()[0]!.client;
     await client.send('HeapProfiler.collectGarbage');
     const { usedSize } = await client.send('Runtime.getHeapUsage');
-    return { ...timed, workerMegabytes: usedSize / 1e6 };
+    // In a worker that is new as well: nothing of it is warm.
+    const told = JSON.stringify({ fit, simulated });
+    const { recalledMs } = (await page.evaluate(`ask(made(), ${told})`)) as { recalledMs: number };
+    return { ...timed, recalledMs, simulatedBytes: gzipSync(simulated).length, workerMegabytes: usedSize / 1e6 };
   } finally {
     await browser.close();
   }

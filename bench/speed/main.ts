@@ -39,6 +39,12 @@ export async function speedFigures(): Promise<object> {
   const browser = await inBrowser(KINDS[IN_BROWSER]!);
   return {
     node: byKind,
-    browserWorker: { kind: IN_BROWSER, ...figures(browser), workerMegabytes: round(browser.workerMegabytes) },
+    browserWorker: {
+      kind: IN_BROWSER,
+      ...figures(browser),
+      firstTraceRecalledMs: round(browser.recalledMs),
+      simulatedKilobytes: round(browser.simulatedBytes / 1e3),
+      workerMegabytes: round(browser.workerMegabytes),
+    },
   };
 }

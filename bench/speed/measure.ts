@@ -1,4 +1,12 @@
-import { HiddenMachine, seededRandom, Tracer, type House, type JobEvent, type MachineBody } from '@pondu/core';
+import {
+  HiddenMachine,
+  seededRandom,
+  TracerCache,
+  type House,
+  type JobEvent,
+  type MachineBody,
+  type Tracer,
+} from '@pondu/core';
 import { complaintOf } from '../tracing.ts';
 
 /** Milliseconds of a machine's first trace, and of every recommendation over whole traces. */
@@ -13,13 +21,25 @@ const TRACES = 12;
 const MOST = 25;
 const NOW = { warmth: 'unknown', faultPresent: 'yes' } as const;
 
-/** The same in Node and in a browser's worker; `kept` holds what a tracer holds, for whoever measures memory. */
-export function timeKind(machine: MachineBody, house: House): { timed: Timed; kept: Tracer } {
+const COMPLAINT = { symptom: 'no-fire', pattern: 'constant', words: '', since: '', before: '' } as const;
+
+/** A machine's first trace where the workshop has simulated it before: its text read, taken over and traced. */
+export function timeRecalled(machine: MachineBody, house: House, text: string): number {
   const begun = performance.now();
-  const tracer = new Tracer(machine, house);
-  const complaint = { symptom: 'no-fire', pattern: 'constant', words: '', since: '', before: '' } as const;
-  tracer.trace(complaint, [], NOW);
+  const cache = new TracerCache(1);
+  if (!cache.recall(machine, house, text)) throw new Error('What was simulated is of another machine');
+  cache.for(machine, house).trace(COMPLAINT, [], NOW);
+  return performance.now() - begun;
+}
+
+/** The same in Node and in a browser's worker; `kept` holds what a tracer holds, for whoever measures memory. */
+export function timeKind(machine: MachineBody, house: House): { timed: Timed; kept: Tracer; simulated: string } {
+  const begun = performance.now();
+  const cache = new TracerCache(1);
+  const tracer = cache.for(machine, house);
+  tracer.trace(COMPLAINT, [], NOW);
   const firstMs = performance.now() - begun;
+  const simulated = cache.simulated(machine, house);
   const recommendMs: number[] = [];
   const { faults } = tracer.model;
   let traces = 0;
@@ -50,5 +70,5 @@ export function timeKind(machine: MachineBody, house: House): { timed: Timed; ke
       });
     }
   }
-  return { timed: { firstMs, recommendMs, traces }, kept: tracer };
+  return { timed: { firstMs, recommendMs, traces }, kept: tracer, simulated };
 }

@@ -19,7 +19,7 @@ export { recognised } from './tracing/recentWork.ts';
 export { jobRuler } from './tracing/told.ts';
 export type { StationState } from './tracing/stations.ts';
 export { Tracer, type Trace } from './tracing/trace.ts';
-export { trace, TracerCache, tracerFor } from './tracing/tracerCache.ts';
+export { simulatedName, trace, TracerCache, tracerFor } from './tracing/tracerCache.ts';
 export { plateProblems, Unsolved, unsolved, withTracer, type PlateProblem } from './tracing/solvable.ts';
 export type { Verdict } from './tracing/verdict.ts';
 export { follow, provedOn, type Followed, type Following } from './practice/follow.ts';

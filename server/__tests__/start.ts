@@ -13,16 +13,17 @@ export async function start(options: Partial<AppOptions> = {}) {
   const file = join(folder, 'test.sqlite');
   const store = await openStore(file);
   const compute = computeHere();
-  const { app, summaries } = createApp({ store, compute, logger: pino({ level: 'silent' }), ...options });
+  const { app, summaries, simulations } = createApp({ store, compute, logger: pino({ level: 'silent' }), ...options });
   return {
     store,
     file,
     app,
     compute,
     summaries,
+    simulations,
     api: supertest(app),
     stop: async () => {
-      await summaries.close();
+      await Promise.all([summaries.close(), simulations?.close()]);
       await store.close();
       await rm(folder, { recursive: true, force: true });
     },

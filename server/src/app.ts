@@ -7,6 +7,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Compute } from './compute/compute.ts';
+import { Simulations } from './compute/simulations.ts';
 import { Summaries } from './compute/summaries.ts';
 import { doorRoutes, locked, recognise, signInFiles, type DoorOptions } from './door/door.ts';
 import { loopbackOnly, sameOrigin, type Hosts } from './door/origin.ts';
@@ -22,6 +23,7 @@ import { machineRoutes } from './routes/machines.ts';
 import { dueRoutes } from './routes/due.ts';
 import { meterRoutes } from './routes/meter.ts';
 import { pictureRoutes } from './routes/pictures.ts';
+import { simulatedRoutes } from './routes/simulated.ts';
 import { wantedSchema } from './routes/schemas.ts';
 import type { Store } from './store/database.ts';
 
@@ -66,10 +68,13 @@ export interface AppOptions {
   hosts?: Hosts;
   /** Other limits are for a load test alone. */
   callsAMinute?: number;
+  /** Whether machines are simulated as soon as they are told, ahead of their jobs. */
+  simulates?: boolean;
 }
 export interface App {
   app: Express;
   summaries: Summaries;
+  simulations: Simulations | undefined;
 }
 
 const OPEN_DOOR: DoorOptions = { key: undefined, secure: false, addresses: [] };
@@ -82,8 +87,10 @@ export function createApp({
   door = OPEN_DOOR,
   hosts = loopbackOnly,
   callsAMinute = CALLS_A_MINUTE,
+  simulates = false,
 }: AppOptions): App {
   const app = express();
+  const simulations = simulates ? new Simulations(store, compute) : undefined;
   const summaries = new Summaries(store, compute);
   const pages = webFolder !== undefined && existsSync(webFolder) ? webFolder : undefined;
   app.disable('x-powered-by');
@@ -97,7 +104,7 @@ export function createApp({
       filter: (req, res) => !/event-stream/.test(String(res.getHeader('Content-Type'))) && compression.filter(req, res),
     }),
   );
-  app.use('/api', apiRoutes({ store, compute, summaries, door, callsAMinute }));
+  app.use('/api', apiRoutes({ store, compute, summaries, simulations, door, callsAMinute, pages }));
   if (pages) {
     // Hashed files never change; the page itself is asked for afresh. A file that is not there is not the page.
     app.use('/assets', express.static(join(pages, 'assets'), { immutable: true, maxAge: '1y' }), unknownRoute);
@@ -115,16 +122,19 @@ export function createApp({
   }
   app.use(unknownRoute);
   app.use(problems);
-  return { app, summaries };
+  return { app, summaries, simulations };
 }
 
 function apiRoutes({
   store,
   compute,
   summaries,
+  simulations,
   door,
   callsAMinute,
-}: Required<Pick<AppOptions, 'store' | 'compute' | 'door' | 'callsAMinute'>> & { summaries: Summaries }) {
+  pages,
+}: Required<Pick<AppOptions, 'store' | 'compute' | 'door' | 'callsAMinute'>> &
+  Pick<App, 'summaries' | 'simulations'> & { pages: string | undefined }) {
   const api = express.Router();
   api.use(
     rateLimit({
@@ -151,7 +161,11 @@ function apiRoutes({
   api.use('/changes', changes.routes);
   api.use('/door', doorRoutes(store, door, changes.endFor));
   api.use('/', dueRoutes(store));
-  api.use('/machines', machineRoutes(store, compute));
+  api.use(
+    '/machines',
+    machineRoutes(store, compute, (machineId) => simulations?.want(machineId)),
+  );
+  api.use('/simulated', simulatedRoutes(store, pages));
   api.use('/machines', meterRoutes(store, compute));
   api.use('/jobs', jobRoutes(store, compute, summaries));
   api.use('/house', houseRoutes(store));

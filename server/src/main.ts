@@ -16,6 +16,8 @@ import { clearImports } from './files/import.ts';
 import { endStreams } from './http/stream.ts';
 import { loadFolder } from './loadFolder.ts';
 import { openStore } from './store/database.ts';
+import { programMark } from './programMark.ts';
+import { forgetOthers } from './store/simulations.ts';
 import { welcome } from './welcome.ts';
 
 const {
@@ -43,12 +45,14 @@ const secure = lan && PONDU_DOOR !== 'http';
 const host = HOST || (lan ? '0.0.0.0' : '127.0.0.1');
 const names = PONDU_NAMES.toLowerCase().split(',').filter(Boolean);
 
+const here = fileURLToPath(import.meta.url);
+const worker = join(dirname(here), here.endsWith('.ts') ? 'compute/worker.ts' : 'worker.js');
 const file = resolve(PONDU_DATA);
 await mkdir(dirname(file), { recursive: true });
 const store = await openStore(file);
 await clearImports(store);
-const here = fileURLToPath(import.meta.url);
-const compute = computePool(join(dirname(here), here.endsWith('.ts') ? 'compute/worker.ts' : 'worker.js'));
+await forgetOthers(store, await programMark(worker));
+const compute = computePool(worker);
 if (PONDU_LOAD) await loadFolder(store, compute.readImport, resolve(PONDU_LOAD));
 
 const scheme = secure ? 'https' : 'http';
@@ -58,7 +62,7 @@ const signed = secure ? await certificates(join(dirname(file), 'certificates'), 
 const addresses: string[] = [];
 const hosts = lan ? lanHosts(names) : loopbackOnly;
 
-const { app, summaries } = createApp({
+const { app, summaries, simulations } = createApp({
   store,
   compute,
   logger,
@@ -66,6 +70,7 @@ const { app, summaries } = createApp({
   door: { key, secure, addresses },
   hosts,
   callsAMinute: Number(PONDU_CALLS_A_MINUTE),
+  simulates: true,
 });
 const server = signed ? secureServer({ key: signed.key, cert: signed.cert }, app) : plainServer(app);
 const servers: Server[] = [server];
@@ -97,7 +102,7 @@ async function stop(): Promise<void> {
   const closed = servers.map((s) => new Promise((done) => s.close(done)));
   endStreams();
   for (const s of servers) s.closeIdleConnections();
-  await summaries.close();
+  await Promise.all([summaries.close(), simulations?.close()]);
   await Promise.race([Promise.all(closed), new Promise((done) => setTimeout(done, 1500).unref())]);
   await compute.close();
   await store.close();

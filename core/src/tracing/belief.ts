@@ -102,6 +102,12 @@ export class Weigher {
     return made;
   }
 
+  /** Simulates what every job on this machine asks: each check that is proposed, under each fault alone. */
+  simulate(): void {
+    for (const faults of [[], ...this.model.faults.map((f) => [f])])
+      for (const check of this.model.checks) this.ensemble(faults).predict(check);
+  }
+
   private complaintOf(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
     return this.ensemble(faults).figures(complaintKey(complaint), (scene) => complaintLikelihood(scene, complaint));
   }

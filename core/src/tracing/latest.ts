@@ -9,6 +9,9 @@ export class Latest<K, V> {
   get size(): number {
     return this.kept.size;
   }
+  has(key: K): boolean {
+    return this.kept.has(key);
+  }
   /** What is kept under a key, made where it is not. */
   of(key: K, make: () => V): V {
     const value = this.kept.has(key) ? this.kept.get(key)! : make();

@@ -1,7 +1,9 @@
 import type { House } from '../schema/house.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { MachineBody } from '../schema/machine.ts';
+import { seedOf } from '../random/lcg.ts';
 import { Latest } from './latest.ts';
+import { recall, simulatedText } from './simulated.ts';
 import { Simulation, Tracer, type Trace } from './trace.ts';
 
 /** What has been simulated of the last machines; the least lately used go first. */
@@ -19,10 +21,27 @@ export class TracerCache {
     const simulation = this.kept.of(key, () => new Simulation(machine, house));
     return new Tracer(machine, house, simulation);
   }
+  /** Whether anything but the sound machine has been simulated. */
+  knows(machine: MachineBody, house: House): boolean {
+    const key = Simulation.keyOf(machine, house);
+    return this.kept.has(key) && this.for(machine, house).weigher.ensembles.size > 1;
+  }
+  /** All that has been simulated of a machine so far, as text for another cache. */
+  simulated(machine: MachineBody, house: House): string {
+    return simulatedText(this.for(machine, house).weigher, Simulation.keyOf(machine, house));
+  }
+  /** Takes over what another has simulated; false where that is of another machine or other house rules. */
+  recall(machine: MachineBody, house: House, text: string): boolean {
+    return recall(this.for(machine, house).weigher, text, Simulation.keyOf(machine, house));
+  }
   dropOldest(): void {
     this.kept.dropOldest();
   }
 }
+
+/** A short name for a machine under its house rules, as far as a simulation rests on them; the text says it in full. */
+export const simulatedName = (machine: MachineBody, house: House): string =>
+  seedOf(Simulation.keyOf(machine, house)).toString(36);
 
 const TRACERS_KEPT = 6;
 const tracers = new TracerCache(TRACERS_KEPT);

@@ -37,7 +37,7 @@ export function computePool(worker: string): Compute {
   const bays = new Piscina(whenWanted);
 
   function threadFor(name: TaskName, { machine, house }: OfMachine): Piscina {
-    if (name === 'summary') return bays;
+    if (name === 'summary' || name === 'simulated') return bays;
     const known = pools[hashOf(JSON.stringify([machine.fitOut, machine.plates, machine.worth, house])) % pools.length]!;
     if (known.queueSize < PATIENCE) return known;
     return pools.find((p) => p.queueSize === 0) ?? known;

@@ -1,16 +1,19 @@
-import { packed, type Summary } from '@pondu/core';
+import { packed, simulatedName, type Summary } from '@pondu/core';
 import { QueryTypes } from 'sequelize';
+import { now } from '../clock.ts';
 import { Problem } from '../http/problem.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
 import { getJob } from '../store/jobs.ts';
 import { STAND } from '../store/lists.ts';
 import { getMachine } from '../store/machines.ts';
+import { hasSimulation, keepSimulation } from '../store/simulations.ts';
 import type { Compute } from './compute.ts';
 
 interface Made {
   summary: Summary;
   ahead: string | null;
+  simulated: Uint8Array | null;
 }
 
 /** Pages are shown at once for all; this many wait their turn. */
@@ -69,14 +72,18 @@ export class Summaries {
     if (job.stage === 'closed') return;
     const { machine } = await getMachine(this.store, machineId);
     const { house } = await readHouse(this.store);
-    const { summary, ahead } = await this.compute
-      .run('summary', { machine, house, job, events })
-      .then(({ bay, ahead: of }): Made => ({ summary: { ok: true, bay }, ahead: packed(of) }))
+    const name = simulatedName(machine, house);
+    const carry = !(await hasSimulation(this.store, name));
+    const { summary, ahead, simulated } = await this.compute
+      .run('summary', { machine, house, job, events, carry })
+      .then((made): Made => ({ ...made, summary: { ok: true, bay: made.bay }, ahead: packed(made.ahead) }))
       .catch((error: unknown): Made => {
-        if (error instanceof Problem) return { summary: { ok: false, message: error.message }, ahead: null };
+        if (error instanceof Problem)
+          return { summary: { ok: false, message: error.message }, ahead: null, simulated: null };
         throw error;
       });
     if (this.closed) return;
+    if (simulated) await keepSimulation(this.store, name, simulated, now());
     await this.store.write((transaction) =>
       this.store.models.summaries.upsert(
         { jobId: id, stand: stand.now, body: JSON.stringify(summary), ahead },

@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib';
 import {
   aheadOf,
   type Ahead,
@@ -54,6 +55,13 @@ const checkOf = (tracer: Tracer, id: string) => {
   if (!check) throw notFound('check on this machine', id);
   return check;
 };
+
+/** What the bay shows, what its job's first screen asks for, and where wanted what was simulated for both, gzipped. */
+interface Summarised {
+  bay: BaySummary;
+  ahead: Ahead;
+  simulated: Uint8Array | null;
+}
 
 interface Sent {
   checkId: string;
@@ -117,10 +125,10 @@ export const TASKS = {
   settings: (cache: TracerCache, { machine, house, events }: OfJob) =>
     settingsView(cache.for(machine, house).model, events),
   csv: (cache: TracerCache, { machine, house, events }: OfJob) => readingsCsv(cache.for(machine, house), events),
-  /** What the bay shows, and what the job's first screen asks for. */
-  summary: (cache: TracerCache, { machine, house, job, events }: OfJob): { bay: BaySummary; ahead: Ahead } => {
+  summary: (cache: TracerCache, { machine, house, job, events, carry }: OfJob & { carry: boolean }): Summarised => {
     const ahead = aheadOf(cache, machine, house, job, events);
-    return { bay: baySummary(cache.for(machine, house), ahead.trace, job, events), ahead };
+    const bay = baySummary(cache.for(machine, house), ahead.trace, job, events);
+    return { bay, ahead, simulated: carry ? gzipSync(cache.simulated(machine, house)) : null };
   },
   reading: (cache: TracerCache, { machine, house, sent }: OfMachine & { sent: Sent }) =>
     withTracer(cache, machine, house, (t) => readingValue(t, sent)),
@@ -133,6 +141,12 @@ export const TASKS = {
       })),
     ),
   plates: (cache: TracerCache, { machine, house }: OfMachine) => platesView(cache.for(machine, house).model),
+  /** What a page need not simulate itself, gzipped: all that a first job on this machine asks. */
+  simulated: (cache: TracerCache, { machine, house }: OfMachine): Uint8Array =>
+    withTracer(cache, machine, house, ({ weigher }) => {
+      weigher.simulate();
+      return gzipSync(cache.simulated(machine, house));
+    }),
   model: (cache: TracerCache, { machine, house }: OfMachine) => modelView(cache, machine, house),
   /** Figures that are not in the range in which this machine is computed, by their field. */
   figures: (cache: TracerCache, { machine, house }: OfMachine) =>

@@ -129,6 +129,12 @@ const CALLS: readonly Call[] = [
   { method: 'get', path: '/api/jobs/{id}/ahead', summary: 'Trace, ruler and model, if worked out already' },
   {
     method: 'get',
+    path: '/api/simulated/{name}',
+    summary: 'What was simulated of a machine, if it was, for a page of this build',
+    query: schemas.simulatedQuerySchema,
+  },
+  {
+    method: 'get',
     path: '/api/jobs/{id}/checks/{checkId}/ruler',
     summary: 'Where a reading lands when well and under each suspect',
   },

@@ -17,7 +17,8 @@ export const newMachineSchema = machineBodySchema
   .extend({ id: z.string().min(1).max(64).optional() })
   .meta({ id: 'NewMachine' });
 
-export function machineRoutes(store: Store, compute: Compute): Router {
+/** `changed` is told of each machine that is new or has other figures. */
+export function machineRoutes(store: Store, compute: Compute, changed: (machineId: string) => void): Router {
   const routes = Router();
   const ofMachine = async (id: string) => {
     const { machine } = await getMachine(store, id);
@@ -39,12 +40,14 @@ export function machineRoutes(store: Store, compute: Compute): Router {
     const { id, ...machine } = body(req, newMachineSchema);
     const made = await createMachine(store, await computable(machine), id);
     res.status(201).location(`/api/machines/${made.id}`).json(made);
+    changed(made.id);
   });
   routes.get('/:id', async (req, res) => void res.json(await getMachine(store, param(req, 'id'))));
   routes.put('/:id', async (req, res) => {
     const { machine: stored } = await getMachine(store, param(req, 'id'));
     const machine = await computable(over(req, stored, machineBodySchema), stored);
     res.json(await updateMachine(store, param(req, 'id'), machine, expectedVersion(req), byOf(req)));
+    changed(param(req, 'id'));
   });
   routes.delete('/:id', async (req, res) => {
     await setMachineDeleted(store, param(req, 'id'), true);

@@ -124,6 +124,7 @@ export const machinesQuerySchema = z.object({ ...paged, away: flag });
 /** With the photos' pictures, or without. */
 export const exportQuerySchema = z.object({ photos: flag });
 
+export const simulatedQuerySchema = z.object({ by: z.string().max(200) });
 export const wantedSchema = z.object({ ids: z.array(z.string().max(64)).max(200) }).meta({ id: 'WantedBays' });
 
 const name = z.string().trim().min(1, 'Give the device a name, such as tablet on the bench.').max(60);

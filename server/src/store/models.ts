@@ -65,6 +65,13 @@ export interface SummaryRow {
   ahead: string | null;
 }
 
+export interface SimulationRow {
+  name: string;
+  gzipped: Buffer;
+  /** When, in milliseconds: the oldest go first. */
+  made: number;
+}
+
 type Of<Row extends object> = ModelStatic<Model<Row> & Row>;
 export interface Models {
   machines: Of<MachineRow>;
@@ -75,6 +82,7 @@ export interface Models {
   devices: Of<DeviceRow>;
   journal: Of<JournalRow>;
   summaries: Of<SummaryRow>;
+  simulations: Of<SimulationRow>;
   pictures: Of<PictureRow>;
 }
 
@@ -137,6 +145,11 @@ export function defineModels(sequelize: Sequelize): Models {
       'summary',
       { jobId: { ...key, field: 'job_id' }, stand: text(), body: text(), ahead: text() },
       options('summaries'),
+    ),
+    simulations: sequelize.define(
+      'simulation',
+      { name: { ...key, field: 'name' }, gzipped: { type: DataTypes.BLOB }, made: { type: DataTypes.INTEGER } },
+      options('simulations'),
     ),
   } as unknown as Models;
 }

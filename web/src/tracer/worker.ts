@@ -36,6 +36,7 @@ import {
   type UsedStarter,
 } from '@pondu/core';
 import { expose } from 'comlink';
+import { recalling } from './recalled.ts';
 
 export interface JobInput {
   machine: MachineBody;
@@ -60,8 +61,11 @@ const TRACERS_KEPT = 4;
 const tracers = new TracerCache(TRACERS_KEPT);
 
 type Of = Pick<JobInput, 'machine' | 'house'>;
-const traced = <T>({ machine, house }: Of, work: (tracer: Tracer) => T): Answer<T> =>
-  answer(() => withTracer(tracers, machine, house, work));
+const recalled = recalling(tracers, self.location.pathname.split('/').at(-1) ?? '');
+async function traced<T>({ machine, house }: Of, work: (tracer: Tracer) => T): Promise<Answer<T>> {
+  await recalled(machine, house);
+  return answer(() => withTracer(tracers, machine, house, work));
+}
 
 const api = {
   trace: (input: JobInput, now: Conditions) => traced(input, (t) => traceView(t, input.complaint, input.events, now)),
@@ -104,7 +108,10 @@ const api = {
     answer(() => comparedAlternators(tracers, machine, house, of)),
   starters: (machine: MachineBody, house: House, of: readonly UsedStarter[]) =>
     answer(() => comparedStarters(tracers, machine, house, of)),
-  model: (machine: MachineBody, house: House) => answer(() => modelView(tracers, machine, house)),
+  model: async (machine: MachineBody, house: House) => {
+    await recalled(machine, house);
+    return answer(() => modelView(tracers, machine, house));
+  },
 };
 export type TracerApi = typeof api;
 expose(api);
