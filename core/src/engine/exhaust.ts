@@ -31,12 +31,12 @@ const smellsOf = (scene: Scene): number =>
   SEEN.petrol * logistic((scene.see('richness', CRANKING) - SMELT_FROM) / 0.05);
 
 /** Where the engine's breath is looked at: at its exhaust where one is told, else where what it breathes comes from. */
-const placeOf = ({ stations }: Machine) =>
+export const exhaustPlace = ({ stations }: Machine) =>
   ['air-exhaust', 'compression-port', 'compression-bores', 'fuel-jets'].find((id) => stations.some((s) => s.id === id));
 
 /** Smoke and smell: what the engine makes of all that goes in. */
 export const exhaustSeen: CheckMaker = (machine) => {
-  const station = placeOf(machine);
+  const station = exhaustPlace(machine);
   if (!station || !machine.fit.spark || !machine.fit.fuel) return [];
   const oiled = machine.fit.fuel.mixed === true;
   const marine = machine.fit.marine ? (['marine'] as const) : [];

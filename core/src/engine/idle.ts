@@ -7,7 +7,7 @@ import { burns } from './burns.ts';
 /** A third faster or slower than it was set is noticed; a logarithm. */
 const OFF_FROM = 0.3;
 /** Weaker than this it burns unevenly: it hunts. */
-const HUNTS_UNDER = 0.85;
+export const HUNTS_UNDER = 0.85;
 
 /** Chance that its idle is too fast, too slow or hunts, while it idles at all. */
 export function idlesWrong(scene: Scene): number {

@@ -112,6 +112,8 @@ export interface MachineState {
    * switch that is out has just been turned off while the engine still turns.
    */
   readonly at?: Readonly<Record<string, 'in' | 'out'>>;
+  /** Just started from cold, its choke half off; it runs warm unless said. */
+  readonly warmth?: 'cold';
   /** How fast the engine runs; idling unless said. */
   readonly speed?: 'idle' | 'fast';
   /** Held at this very speed, rev/min; what the trails say of its speed gives way. */

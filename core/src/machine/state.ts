@@ -9,7 +9,7 @@ export function keyOf(s: MachineState): string {
   if (name === undefined) {
     const moved = s.at ? Object.entries(s.at).flat().join() : '';
     const most = `${s.key}|${s.points}|${s.stopHeld ?? ''}|${s.told ?? ''}|${listed(s.unplugged)}|${listed(s.clipped)}`;
-    name = `${most}|${moved}|${s.speed ?? ''}|${s.loads ?? ''}|${s.rpm ?? ''}`;
+    name = `${most}|${moved}|${s.speed ?? ''}|${s.loads ?? ''}|${s.rpm ?? ''}|${s.warmth ?? ''}`;
     named.set(s, name);
   }
   return name;
@@ -43,6 +43,8 @@ export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
 export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
 export const KEY_OFF: MachineState = { key: 'off', points: 'open' };
 export const RUNNING: MachineState = { key: 'run', points: 'turning' };
+/** The first minutes after a cold start. */
+export const WARMING: MachineState = { ...RUNNING, warmth: 'cold' };
 /** The key just turned off, the engine still turning: what is fed back shows. */
 export const JUST_OFF: MachineState = { ...RUNNING, at: { switch: 'out', key: 'out' } };
 /** As it charges: idling and fast with all consumers off, fast with all on. */

@@ -19,10 +19,12 @@ export const COLD_HOURS = 6;
 function triedIn(symptom: Complaint['symptom'], pattern: Complaint['pattern']): Wanted {
   if (pattern === 'hot') return { ...ANY, warmth: 'hot' };
   if (pattern === 'damp') return { ...ANY, under: 'wet' };
-  if (symptom === 'hard-start') return { ...ANY, warmth: 'cold', restHours: COLD_HOURS };
+  if (COLD.has(symptom)) return { ...ANY, warmth: 'cold', restHours: COLD_HOURS };
   if (PULLED.has(symptom)) return { ...ANY, under: 'load' };
   return pattern === 'now-and-then' || LASTS.has(symptom) ? { ...ANY, under: 'ten minutes' } : ANY;
 }
+/** What shows only from cold. */
+const COLD: ReadonlySet<Complaint['symptom']> = new Set<Complaint['symptom']>(['hard-start', 'cold-runs']);
 /** What shows only as it pulls, and what shows only after a while. */
 const PULLED: ReadonlySet<Complaint['symptom']> = new Set<Complaint['symptom']>(['no-pull', 'misses', 'knocks']);
 const LASTS: ReadonlySet<Complaint['symptom']> = new Set<Complaint['symptom']>(['stalls', 'dies']);

@@ -22,6 +22,7 @@ export const SYMPTOMS = [
   'knocks',
   'will-not-stop',
   'idle-wrong',
+  'cold-runs',
 ] as const;
 export type SymptomId = (typeof SYMPTOMS)[number];
 

@@ -1,4 +1,5 @@
 import { exhaustSeen } from '../engine/exhaust.ts';
+import { warmingUp } from '../engine/warmingUp.ts';
 import { tryIt } from '../engine/tryIt.ts';
 import { hasHeldPoints, type Check, type CheckMaker } from '../machine/check.ts';
 import type { Machine } from '../machine/machine.ts';
@@ -24,6 +25,7 @@ const MAKERS: readonly CheckMaker[] = [
   ...AIR_CHECKS,
   ...COMPRESSION_CHECKS,
   exhaustSeen,
+  warmingUp,
   seenAt,
 ];
 

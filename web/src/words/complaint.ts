@@ -19,6 +19,7 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'no-pull', label: 'No pull', help: 'Idles, and has no strength on the hill.' },
   { value: 'no-idle', label: 'Will not idle', help: 'Runs with the throttle open, stops when it is shut.' },
   { value: 'idle-wrong', label: 'Idles wrong', help: 'Too fast, too slowly, or it hunts.' },
+  { value: 'cold-runs', label: 'Bad until it is warm', help: 'Stumbles or spits back cold, well after minutes.' },
   { value: 'kicks-back', label: 'Kicks back', help: 'Thrown back as the starter turns it.' },
   { value: 'knocks', label: 'Knocks', help: 'Pings or knocks as it pulls.' },
   { value: 'will-not-stop', label: 'Will not stop', help: 'Told to stop, it goes on.' },

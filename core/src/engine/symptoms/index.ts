@@ -1,6 +1,7 @@
 import type { SymptomId } from '../../schema/symptoms.ts';
 import { flatOvernight, lampWrong, noCharge, overcharge } from './charges.ts';
 import { CRANKS } from './cranks.ts';
+import { coldRuns } from './coldRuns.ts';
 import { dies } from './dies.ts';
 import { floods, idleWrong, noIdle, noPull, stalls } from './fuelled.ts';
 import { hardStart } from './hardStart.ts';
@@ -29,6 +30,7 @@ const ALL: readonly Symptom[] = [
   knocks,
   willNotStop,
   idleWrong,
+  coldRuns,
 ];
 const BY_ID = new Map(ALL.map((s) => [s.id, s]));
 

@@ -14,13 +14,18 @@ import { CARBURETTOR as C, TANK } from './ids.ts';
 
 /** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
 const VAPOUR_COLD = 0.42;
+/**
+ * And of one that idles in its first minutes: behind a shut throttle more of it boils off than as it is turned; by
+ * judgement, between the two.
+ */
+const VAPOUR_WARMING = 0.68;
 /** What a shut choke draws over an open one, so that enough of it is vapour. */
 const CHOKED = 1 / VAPOUR_COLD;
 /** Litres an hour that pass a leaking seat into a bowl that is full, before it is called flooding. */
 const NUISANCE = 0.15 / 3.6e6;
 
-/** How the mixture stands while the engine cranks cold, idles or runs fast, as if its bowls were full. 1 is right. */
-function asMixed(p: MachineParams, how: How): number {
+/** How the mixture stands while the engine cranks cold, warms up, idles or runs fast, as if its bowls were full. 1 is right. */
+function asMixed(p: MachineParams, how: How, cold: boolean): number {
   const { light, water } = figuresAt(p, TANK);
   const jets = through(how, 1 - figuresAt(p, C.idleJet).blocked, 1 - figuresAt(p, C.mainJet).blocked);
   const level = (1 + figuresAt(p, C.float).high) * (1 - (figuresAt(p, C.float).gone ?? 0));
@@ -29,6 +34,11 @@ function asMixed(p: MachineParams, how: How): number {
   if (how === 'crank') {
     const vapour = VAPOUR_COLD * light * (choke.closes > 0.5 ? CHOKED : 1);
     return vapour * jets * level * dry;
+  }
+  if (cold) {
+    // Half off it makes up for what does not boil off yet; one that stays shut draws what it does at a start.
+    const draws = choke.closes > 0.5 ? choke.opens / VAPOUR_WARMING + (1 - choke.opens) * CHOKED : 1;
+    return VAPOUR_WARMING * (0.5 + 0.5 * light) * draws * jets * level * dry;
   }
   const shut = 1 + 0.9 * (1 - choke.opens);
   // A warm engine boils off nearly all of it, but for what has gone out of a stale one.
@@ -53,7 +63,7 @@ function richness(scene: Known, state: MachineState): number {
   const floods = floodsIn(p, feed);
   // Where it floods it is drowned at a start, rich at idle, and hardly richer fast.
   const more = how === 'crank' ? 1.6 : how === 'idle' ? 0.75 : 0.12;
-  return asMixed(p, how) * richerOf(scene.machine.fit) * arrives * (1 + more * floods);
+  return asMixed(p, how, state.warmth === 'cold') * richerOf(scene.machine.fit) * arrives * (1 + more * floods);
 }
 
 const fuelOffers: Offers = {

@@ -1,0 +1,78 @@
+import { looking, type CheckMaker } from '../machine/check.ts';
+import type { Scene } from '../machine/scene.ts';
+import { firstSeen } from '../machine/seen.ts';
+import { CRANKING, IDLE, RUNNING, WARMING } from '../machine/state.ts';
+import { logistic } from '../random/lcg.ts';
+import { exhaustPlace, smokeOf } from './exhaust.ts';
+import { starts } from './howItRuns.ts';
+import { HUNTS_UNDER } from './idle.ts';
+import { burnsAll } from './ownMixture.ts';
+import { unlitCylinders } from './squeeze.ts';
+
+/** How sharply an engine that is still cold feels that it is too weak. */
+const FEELS = 0.03;
+/** So plainly is a stumble felt when it is opened up for want of a squirt: it goes as the engine warms, mostly. */
+const HESITATES = 0.5;
+
+/** Chance that it stumbles, spits back or stalls while it is cold, the choke half off as for warming up. */
+export function stumblesCold(scene: Scene): number {
+  const weak = logistic((HUNTS_UNDER - scene.see('richness', WARMING)) / FEELS);
+  return Math.max(1 - burnsAll(scene, WARMING), 0.9 * weak, HESITATES * scene.see('hesitates', WARMING));
+}
+/** Chance that it idles unevenly, or not at all, once it is warm, for its mixture. */
+const uneasyWarm = (scene: Scene): number =>
+  Math.max(1 - burnsAll(scene, IDLE), 0.9 * logistic((HUNTS_UNDER - scene.see('richness', IDLE)) / FEELS));
+
+/** From this richness on, as it is turned, patience and a pumped pedal get it going; how often, by judgement. */
+const COAXED_FROM = 0.3;
+const COAXED = 0.6;
+/** Chance that it is got going at all, at once or after a while of cranking. */
+function gotGoing(scene: Scene): number {
+  const atOnce = starts(scene);
+  const lit = 1 - unlitCylinders(scene, CRANKING).reduce((p, unlit) => p * unlit, 1);
+  const enough = logistic((scene.see('richness', CRANKING) - COAXED_FROM) / 0.04);
+  return atOnce + (1 - atOnce) * COAXED * lit * enough * scene.see('turns', CRANKING);
+}
+
+/** Chance that it runs badly for the first minutes, and well after them. */
+export const badUntilWarm = (scene: Scene): number => gotGoing(scene) * stumblesCold(scene) * (1 - uneasyWarm(scene));
+
+/** From a cold start until it is warm: what is too weak gives way as it warms, what is too rich comes with it. */
+export const warmingUp: CheckMaker = (machine) => {
+  const station = exhaustPlace(machine);
+  if (!station || !machine.fit.spark || !machine.fit.fuel) return [];
+  const marine = machine.fit.marine ? (['marine'] as const) : [];
+  return [
+    looking(
+      {
+        id: 'warm-up',
+        station,
+        label: 'From a cold start until it is warm: how does it run?',
+        set: 'Engine cold, stood overnight if it can. Choke as its owner sets it; out of doors, gearbox out of gear.',
+        touch: 'Start it, take the choke off as it warms, open it up a little each minute. Five minutes.',
+        watch: 'Stumbles and then clears: too weak while cold. Clean and then sooty or lumpy: too rich once warm.',
+        words: ['even throughout', 'stumbles until warm', 'worse as it warms', 'uneven throughout', 'will not run'],
+        state: RUNNING,
+        minutes: 6,
+        opens: [],
+        whole: true,
+        cautions: ['exhaust gas', 'rotating parts', ...marine],
+      },
+      (scene) => {
+        const runs = gotGoing(scene);
+        const cold = stumblesCold(scene);
+        const warm = Math.max(uneasyWarm(scene), 0.9 * scene.see('uneven', IDLE));
+        const { black } = smokeOf(scene);
+        return firstSeen(
+          [
+            ['will not run', 0.985 * (1 - runs) + 0.005],
+            ['stumbles until warm', 0.94 * cold * (1 - warm) + 0.01],
+            ['worse as it warms', 0.94 * (1 - cold) * Math.max(black, warm * (1 - scene.see('uneven', IDLE))) + 0.01],
+            ['uneven throughout', 0.94 * warm + 0.01],
+          ],
+          'even throughout',
+        );
+      },
+    ),
+  ];
+};
