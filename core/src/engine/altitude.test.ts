@@ -2,9 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { BREATHING } from '../__tests__/breathingMachines.ts';
 import { house } from '../__tests__/machines.ts';
+import { STOPPED } from '../__tests__/stoppedMachines.ts';
 import { Scene } from '../machine/scene.ts';
 import { CRANKING, IDLE, RUNNING } from '../machine/state.ts';
 import { idleVacuum } from '../trails/air/breathing.ts';
+import { vacuumAt } from '../trails/stop/holding.ts';
 import { drawSound } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
 import { howItRuns } from './howItRuns.ts';
@@ -69,5 +71,24 @@ describe('a machine that works high up', () => {
     const shares = [pressed(squeezed), pressed({ ...squeezed, outside: thin })].map((p) => p.pascals);
     // The gauge shows as much less as the air outside is: all pressures are in its proportion.
     expect(shares[1]! / shares[0]!).toBeCloseTo(thin / 101_325, 9);
+  });
+});
+
+describe('a vacuum stop high up', () => {
+  const body = Object.values(STOPPED).find((m) =>
+    m.fitOut.trails.some((t) => t.trail === 'stop' && t.kind === 'vacuum'),
+  )!;
+  const at = (altitudeMetres: number) => {
+    const model = buildModel({ ...body, fitOut: { ...body.fitOut, altitudeMetres } }, house);
+    return new Scene(
+      model.machine,
+      drawSound(model, () => 0.5),
+    );
+  };
+  it('has seven tenths of its vacuum at 3000 m, where the air has seven tenths of its pressure', () => {
+    expect(vacuumAt(at(3000), 'stop').source / vacuumAt(at(0), 'stop').source).toBeCloseTo(70.11 / 101.33, 3);
+  });
+  it('still stops the engine there', () => {
+    expect(at(3000).see('stops', RUNNING)).toBeGreaterThan(0.97);
   });
 });

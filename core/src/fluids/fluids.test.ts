@@ -93,6 +93,16 @@ describe('a sealed tank starves the flow', () => {
     });
     expect(starve({ ...feed, fuelCubicMetres: 19e-3 }, 600).stallAfter).toBeLessThan(starve(feed, 600).stallAfter);
   });
+  it('takes longer where the air is thin: the same vacuum asks for more room, by Boyle', () => {
+    // To lose the head h the air must grow by V·h/(p − h), and the fuel that makes that room is drunk in so long.
+    const room = (p: number) => {
+      const h = headPascals(feed.headMetres);
+      return ((feed.tankCubicMetres - feed.fuelCubicMetres) * h) / (p - h);
+    };
+    const high = starve({ ...feed, outsidePascals: 70_100 }, 900);
+    const [gained, wanted] = [high.shortAfter / starve(feed, 900).shortAfter, room(70_100) / room(ATMOSPHERE)];
+    expect(gained / wanted).toBeCloseTo(1, 1.7);
+  });
   it('recovers in a moment when the cap is opened', () => {
     const { tankVacuum } = starve(feed, 600);
     expect(recoverAfter(feed, tankVacuum, 100e-6)).toBeLessThan(1);

@@ -16,7 +16,10 @@ export interface GravityFeed {
   ventSquareMetres: number;
   /** Fuel above the nozzle in the bowl when the trouble starts. */
   bowlCubicMetres: number;
+  /** Pressure of the air outside, pascal; that at sea level unless said. */
+  outsidePascals?: number;
 }
+const outside = ({ outsidePascals = ATMOSPHERE }: GravityFeed): number => outsidePascals;
 
 const PATH = { discharge: 0.7, density: PETROL_DENSITY };
 /** Fuel that already stands in the bowl comes without resistance: this valve only says from when it is drawn on. */
@@ -39,16 +42,16 @@ export function gravityFeedCircuit(feed: GravityFeed, tankVacuum = 0): Circuit {
     couplings: [],
     leak: NO_LEAK,
     elements: [
-      { type: 'voltage', id: 'outside', a: 'outside', b: '0', volts: ATMOSPHERE },
+      { type: 'voltage', id: 'outside', a: 'outside', b: '0', volts: outside(feed) },
       {
         type: 'gas-space',
         id: 'space',
         a: 'space',
         b: '0',
         cubicMetres: feed.tankCubicMetres - feed.fuelCubicMetres,
-        restPascals: ATMOSPHERE,
+        restPascals: outside(feed),
         exponent: 1,
-        initialVolts: ATMOSPHERE - tankVacuum,
+        initialVolts: outside(feed) - tankVacuum,
       },
       // Air is 1.2 kg/m³: the orifice law with its own density serves within a few kilopascals of the air outside.
       {
@@ -80,10 +83,11 @@ export interface Starving {
 /** Steps at least, for answers in seconds of a run of minutes. */
 const RESOLUTION = 600;
 
-function run(circuit: Circuit, seconds: number) {
+function run(feed: GravityFeed, seconds: number, tankVacuum = 0) {
+  const circuit = gravityFeedCircuit(feed, tankVacuum);
   const result = solveTransient(circuit, { until: seconds, longest: seconds / RESOLUTION, fromInitial: true });
   if (!result.ok) throw new Error(`A gravity feed does not solve: ${result.code}`);
-  const stock = result.volts('bowl').map((bowl) => springValveFlow(STOCK, ATMOSPHERE - bowl).flow);
+  const stock = result.volts('bowl').map((bowl) => springValveFlow(STOCK, outside(feed) - bowl).flow);
   return { at: result.at, space: result.volts('space'), stock };
 }
 
@@ -103,25 +107,25 @@ function fallsShort({ at, stock }: ReturnType<typeof run>, { demand, bowlCubicMe
 
 /** Runs the engine on the tank for up to `seconds`. */
 export function starve(feed: GravityFeed, seconds: number): Starving {
-  const ran = run(gravityFeedCircuit(feed), seconds);
+  const ran = run(feed, seconds);
   const { shortAfter, last, stalls } = fallsShort(ran, feed);
-  return { shortAfter, stallAfter: stalls ? ran.at[last]! : Infinity, tankVacuum: ATMOSPHERE - ran.space[last]! };
+  return { shortAfter, stallAfter: stalls ? ran.at[last]! : Infinity, tankVacuum: outside(feed) - ran.space[last]! };
 }
 
 /** How far the tank is below the air outside while the engine runs on it, until it stalls; seconds, pascal. */
 export function tankOverTime(feed: GravityFeed, seconds: number): { at: number[]; vacuum: number[] } {
-  const ran = run(gravityFeedCircuit(feed), seconds);
+  const ran = run(feed, seconds);
   const { last } = fallsShort(ran, feed);
   return {
     at: [...ran.at.slice(0, last + 1)],
-    vacuum: [...ran.space.slice(0, last + 1)].map((p) => ATMOSPHERE - p),
+    vacuum: [...ran.space.slice(0, last + 1)].map((p) => outside(feed) - p),
   };
 }
 
 /** Seconds after the cap has been opened until the path gives what the engine drinks again. */
 export function recoverAfter(feed: GravityFeed, tankVacuum: number, capSquareMetres: number, seconds = 5): number {
   const opened = { ...feed, ventSquareMetres: capSquareMetres };
-  const { at, stock } = run(gravityFeedCircuit(opened, tankVacuum), seconds);
+  const { at, stock } = run(opened, seconds, tankVacuum);
   const again = at.findIndex((_, k) => k > 0 && stock[k]! <= NOTHING * feed.demand);
   return again < 0 ? Infinity : at[again]!;
 }

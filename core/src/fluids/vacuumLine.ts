@@ -12,7 +12,10 @@ export interface VacuumLine {
   holeSquareMetres: number;
   /** What seeps through rubber and porous joints, pascal per kilogram a second. */
   seepOhms: number;
+  /** Pressure of the air outside, pascal; that at sea level unless said. */
+  outsidePascals?: number;
 }
+const outside = ({ outsidePascals = ATMOSPHERE }: VacuumLine): number => outsidePascals;
 
 /** The line as a network: its air is a capacitor against a perfect vacuum, the air outside a source. */
 export function vacuumLineCircuit(line: VacuumLine): Circuit {
@@ -21,8 +24,8 @@ export function vacuumLineCircuit(line: VacuumLine): Circuit {
     couplings: [],
     leak: NO_LEAK,
     elements: [
-      { type: 'voltage', id: 'outside', a: 'outside', b: '0', volts: ATMOSPHERE },
-      { type: 'capacitor', id: 'line', a: 'line', b: '0', farads, initialVolts: ATMOSPHERE - line.vacuumPascals },
+      { type: 'voltage', id: 'outside', a: 'outside', b: '0', volts: outside(line) },
+      { type: 'capacitor', id: 'line', a: 'line', b: '0', farads, initialVolts: outside(line) - line.vacuumPascals },
       { type: 'resistor', id: 'seep', a: 'outside', b: 'line', ohms: line.seepOhms },
       {
         type: 'gas-orifice',
@@ -42,7 +45,7 @@ export function leakDown(line: VacuumLine, seconds: readonly number[]): number[]
   const run = solveTransient(vacuumLineCircuit(line), { until: Math.max(...seconds), fromInitial: true });
   if (!run.ok) throw new Error(`A vacuum line does not solve: ${run.code}`);
   const trace = { at: run.at, values: run.volts('line') };
-  return seconds.map((t) => ATMOSPHERE - valueAt(trace, t));
+  return seconds.map((t) => outside(line) - valueAt(trace, t));
 }
 
 /** τ of p(t) = p₀·e^(−t/τ) from two readings of the vacuum, seconds (REFERENCE, fuel). Infinite when it does not fall. */

@@ -1,5 +1,6 @@
 import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
 import { headPascals, PETROL_DENSITY, starve, tankOverTime, type GravityFeed } from '../../fluids/index.ts';
+import { outsideOf } from '../../engine/altitude.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
@@ -98,6 +99,7 @@ export function tankFeed(fit: Fit, params: MachineParams): GravityFeed {
     demand: DRIVEN * drinks(fit, 'full'),
     ventSquareMetres: figuresAt(params, VENT).squareMetres,
     bowlCubicMetres: BOWL * fit.litres,
+    outsidePascals: outsideOf(fit),
   };
 }
 

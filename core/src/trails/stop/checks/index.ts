@@ -59,8 +59,8 @@ const lever: CheckMaker = (machine) =>
             look: true,
             state: KEY_ON_OPEN,
           },
-          ({ params }) => {
-            const stop = 0.01 + 0.97 * rackAtStop(params, 'run');
+          (scene) => {
+            const stop = 0.01 + 0.97 * rackAtStop(scene, 'run');
             return { 'at run': 1 - stop, 'at stop': stop };
           },
         ),
@@ -138,7 +138,7 @@ const vacuum: CheckMaker = (machine) => {
       'Vacuum behind the check valve',
       'Gauge on a tee behind the check valve.',
       'As at the source. Less: the valve or its reservoir leaks.',
-      ({ params }) => -vacuumAt(params, 'stop').source,
+      (scene) => -vacuumAt(scene, 'stop').source,
     ),
     gauge(
       'stop-at-valve',
@@ -146,7 +146,7 @@ const vacuum: CheckMaker = (machine) => {
       'Vacuum behind the valve at the key',
       'Gauge on the valve’s outlet, key at stop.',
       'As before it. None: the valve.',
-      ({ params }) => -vacuumAt(params, 'stop').valve,
+      (scene) => -vacuumAt(scene, 'stop').valve,
     ),
     gauge(
       'stop-at-actuator',
@@ -154,7 +154,7 @@ const vacuum: CheckMaker = (machine) => {
       'Vacuum at the actuator',
       'Gauge on a tee at the actuator, key at stop.',
       'As behind the valve. Less: line or diaphragm.',
-      ({ params }) => -vacuumAt(params, 'stop').actuator,
+      (scene) => -vacuumAt(scene, 'stop').actuator,
     ),
     {
       ...gauge(
@@ -163,7 +163,7 @@ const vacuum: CheckMaker = (machine) => {
         'Vacuum behind the valve, key at run',
         'The same, key at run.',
         'None at all: it must vent.',
-        ({ params }) => -vacuumAt(params, 'run').valve,
+        (scene) => -vacuumAt(scene, 'run').valve,
       ),
       set: 'Engine idling or, where it will not, another source on the line; key at run.',
     },
