@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { Tracer } from './trace.ts';
-import { repairShares } from './verdict.ts';
+import { judge, repairShares } from './verdict.ts';
+import type { House } from '../schema/house.ts';
 
 const events = [reading('ballast-volts', 12.4), reading('coil-feed-closed', 0.01)];
 
@@ -55,6 +56,25 @@ describe('enough: fix it', () => {
 
 describe('when asking further is not the answer', () => {
   const tracer = new Tracer(machine(), house);
+  it('with nothing left to ask, what is likely for its cost is tried first; dear, it waits', () => {
+    const none = [reading('spark-coil-lead', 'none')];
+    const left = (repairs: House['repairs']) => {
+      const own = { ...house, ratePerHour: 60, repairs };
+      const t = new Tracer(machine(), own);
+      const belief = t.belief(noFire, none);
+      const verdict = judge(t.model, belief, own, [], () => new Map());
+      if (verdict.kind !== 'fix') throw new Error(verdict.kind);
+      return { ...verdict, shares: repairShares(t.model, belief, own) };
+    };
+    const first = left({});
+    expect(first).toMatchObject({ why: 'likeliest left' });
+    // Four minutes to try it again, at a rate of one a minute; nothing under a tenth is tried on the chance.
+    const worth = first.shares.filter((s) => s.share >= 0.1).map((s) => s.share / (s.cost + 4));
+    expect(worth.length).toBeGreaterThan(1);
+    const own = first.shares.find((s) => s.repair.id === first.repair.id)!;
+    expect(own.share / (own.cost + 4)).toBe(Math.max(...worth));
+    expect(left({ [first.repair.id]: { minutes: 300, money: 900 } }).repair.id).not.toBe(first.repair.id);
+  });
   it('contradictions are said: readings that no fault gives', () => {
     const nonsense = [
       reading('battery-rest', 3),

@@ -21,7 +21,7 @@ export interface TrailShare {
 
 export type Verdict =
   | { kind: 'check' }
-  | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' | 'seen' }
+  | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' | 'seen' | 'likeliest left' }
   /** Guilty by one check only, and dear: a second one first. `loss` is what is thrown away if it is not the part. */
   | { kind: 'second check'; repair: ModelRepair; share: number; check: Check; loss: number }
   /** Nothing wrong is left on the trails that are told: mended, or never their fault; then the others, likeliest first. */
@@ -117,6 +117,18 @@ function changesMind(table: ReadonlyMap<string, Float64Array>, now: string, from
   return false;
 }
 
+/** Less likely than this a repair is not tried on the chance. */
+const TRIED_FROM = 0.1;
+/**
+ * Where no check tells anything more, repairs are tried one after the other, each by what it is likely to mend for what
+ * it costs, the trial of the engine included: no other order costs less in the mean [5].
+ */
+function worthTrying(shares: readonly RepairShare[], house: House): RepairShare | undefined {
+  const retest = (RETEST_MINUTES * house.ratePerHour) / 60;
+  const worth = ({ share, cost }: RepairShare): number => share / (cost + retest);
+  return shares.filter((s) => s.share >= TRIED_FROM).sort((a, b) => worth(b) - worth(a))[0];
+}
+
 /** Check on, or mend now? `tableOf` gives the outcome table of a check. */
 export function judge(
   model: Model,
@@ -138,7 +150,10 @@ export function judge(
   if (useful.length === 0) {
     if (best && best.share > 0.5)
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
-    return { kind: 'nothing left to check' };
+    const left = worthTrying(shares, house);
+    return left
+      ? { kind: 'fix', repair: left.repair, share: left.share, why: 'likeliest left' }
+      : { kind: 'nothing left to check' };
   }
   // Asking that cannot send it elsewhere than to another trail is over a little sooner than asking that could.
   if (sound >= SOUND_DUE && !useful.slice(0, LOOKAHEAD).some((r) => changesMind(tableOf(r), '', SENT_AWAY_FROM)))

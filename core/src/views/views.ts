@@ -91,7 +91,7 @@ export type VerdictView =
   | Exclude<Verdict, { kind: 'fix' } | { kind: 'second check' }>
   | { kind: 'second check'; repair: RepairView; share: number; check: CheckView; loss: number }
   | { kind: 'wait' }
-  | { kind: 'fix'; repair: RepairView; share: number; why: 'sure' | 'cheaper than asking' | 'seen' };
+  | { kind: 'fix'; repair: RepairView; share: number; why: Extract<Verdict, { kind: 'fix' }>['why'] };
 export interface TraceView {
   verdict: VerdictView;
   ranked: readonly RankedView[];

@@ -11,6 +11,7 @@ const lower = (label: string): string => `${label.charAt(0).toLowerCase()}${labe
 const WHY = {
   sure: ' sure',
   'cheaper than asking': '; fixing now is cheaper than asking more',
+  'likeliest left': '; no check left tells anything, and for its cost it is the likeliest. Try it',
   seen: '; it was seen to be bad, and is put right in any case',
 } as const;
 
@@ -29,7 +30,7 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
         <Banner
           icon={<Wrench aria-hidden className="size-6" />}
           tone="do"
-          title={`Enough: ${lower(repair.label)}`}
+          title={`${verdict.why === 'likeliest left' ? 'Nothing left to ask' : 'Enough'}: ${lower(repair.label)}`}
           text={`${rest} · ${minutesWords(repair.minutes)}, parts ${moneyWords(repair.money, house.currency)}`}
         >
           <LinkButton look="do" to={`${at}/repair?repair=${repair.id}`}>

@@ -1,6 +1,6 @@
 import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { checkView, ruler, type RankedView } from '@pondu/core';
+import { checkView, modelView, ruler, TracerCache, type RankedView } from '@pondu/core';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Around, house, machine, reading, stored, tracer, view } from '../../__tests__/support.tsx';
 import { CheckCard } from './CheckCard.tsx';
@@ -118,6 +118,13 @@ describe('the verdict', () => {
   it('keeps quiet while there is something worth asking', () => {
     const { container } = banner(view([]));
     expect(container.textContent).toBe('');
+  });
+  it('says of what is tried on the chance that no check tells more', () => {
+    const repair = modelView(new TracerCache(1), machine, house).repairs.find((r) => r.id === 'condenser.replace')!;
+    const verdict = { kind: 'fix', repair, share: 0.31, why: 'likeliest left' } as const;
+    banner({ ...view([]), verdict });
+    expect(screen.getByRole('heading').textContent).toMatch(/^Nothing left to ask: /);
+    expect(screen.getByText(/31 %.*for its cost it is the likeliest/)).toBeDefined();
   });
   it.each([
     [
