@@ -32,7 +32,9 @@ const smellsOf = (scene: Scene): number =>
 
 /** Where the engine's breath is looked at: at its exhaust where one is told, else where what it breathes comes from. */
 export const exhaustPlace = ({ stations }: Machine) =>
-  ['air-exhaust', 'compression-port', 'compression-bores', 'fuel-jets'].find((id) => stations.some((s) => s.id === id));
+  ['air-exhaust', 'compression-port', 'compression-bores', 'fuel-jets', 'engine'].find((id) =>
+    stations.some((s) => s.id === id),
+  );
 
 /** Smoke and smell: what the engine makes of all that goes in. */
 export const exhaustSeen: CheckMaker = (machine) => {

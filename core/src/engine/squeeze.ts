@@ -15,12 +15,18 @@ const WORKS_FROM = 0.86;
 
 const shareOf = (scene: Known, cylinder: number): number => scene.see('compression', CRANKING, { cylinder });
 
+/** Of the cylinders of a cold engine that lights itself, so many do not without heat; by judgement, at twenty degrees. */
+const UNHEATED_STANDS = 0.45;
+const warmEnough = (scene: Known, state: MachineState): number =>
+  state.key === 'run' || scene.machine.fit.spark ? 1 : 1 - UNHEATED_STANDS * (1 - scene.see('heats', CRANKING));
+
 /** Chance that a cylinder squeezes its charge enough to fire, and that the spark it gets is its own. */
 export function cylinderFires(scene: Known, state: MachineState, cylinder: number): number {
   const how = state.key !== 'run' ? 'crank' : state.speed === 'fast' ? 'fast' : 'idle';
   const from = FIRES_FROM[scene.machine.fit.spark ? 'spark' : 'itself'][how];
   const at = (share: number) => logistic((share - from) / 0.04);
-  return Math.min(1, at(shareOf(scene, cylinder)) / at(WORKS_FROM)) * (1 - scene.see('offStroke', state, { cylinder }));
+  const squeezes = Math.min(1, at(shareOf(scene, cylinder)) / at(WORKS_FROM));
+  return squeezes * warmEnough(scene, state) * (1 - scene.see('offStroke', state, { cylinder }));
 }
 
 /** Chance that a cylinder does not fire for want of spark or squeeze, whatever its moment and mixture; of each. */

@@ -1,10 +1,31 @@
 import { describe, expect, it } from 'vitest';
+import { CRANKED } from '../__tests__/crankMachines.ts';
 import { FUELLED } from '../__tests__/fuelMachines.ts';
 import { house, noFire } from '../__tests__/machines.ts';
 import { readsAsInTheTrade } from '../__tests__/tradeTable.ts';
 import { WARMING } from '../machine/state.ts';
 import { middleScene } from '../tracing/middle.ts';
 import { Tracer } from '../tracing/trace.ts';
+
+describe('a cold diesel', () => {
+  const diesel = new Tracer(CRANKED['glow plugs on a shared feed, twenty-four volts']!, house);
+  const says = (symptom: 'cold-runs' | 'hard-start' | 'no-fire', faultId?: string): number => {
+    const faults = faultId ? [diesel.model.faults.find((f) => f.id === faultId)!] : [];
+    return diesel.weigher.complaintShare(faults, { ...noFire, symptom });
+  };
+  it('starts well when it is heated', () => {
+    expect(says('hard-start')).toBeLessThan(0.1);
+    expect(says('cold-runs')).toBeLessThan(0.05);
+  });
+  it.each(['preheating.dead', 'preheat-feed.dead'])('without heat it starts badly, or not at all: %s', (fault) => {
+    expect(says('hard-start', fault)).toBeGreaterThan(0.3);
+    expect(says('no-fire', fault)).toBeGreaterThan(0.1);
+  });
+  it('with some of its plugs dead it starts, uneven until it is warm', () => {
+    expect(says('cold-runs', 'preheating.some')).toBeGreaterThan(0.25);
+    expect(says('no-fire', 'preheating.some')).toBeLessThan(says('no-fire', 'preheating.dead'));
+  });
+});
 
 const car = FUELLED['mechanical pump, breaker points']!;
 

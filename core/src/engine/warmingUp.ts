@@ -14,10 +14,17 @@ const FEELS = 0.03;
 /** So plainly is a stumble felt when it is opened up for want of a squirt: it goes as the engine warms, mostly. */
 const HESITATES = 0.5;
 
+/** How plainly that a diesel was not heated, white and uneven for the first minutes; one plug of four is felt already. */
+const UNHEATED = 0.8;
+const FELT_BY_ONE = 3;
+
 /** Chance that it stumbles, spits back or stalls while it is cold, the choke half off as for warming up. */
 export function stumblesCold(scene: Scene): number {
   const weak = logistic((HUNTS_UNDER - scene.see('richness', WARMING)) / FEELS);
-  return Math.max(1 - burnsAll(scene, WARMING), 0.9 * weak, HESITATES * scene.see('hesitates', WARMING));
+  const unheated = scene.machine.fit.spark
+    ? 0
+    : UNHEATED * Math.min(1, FELT_BY_ONE * (1 - scene.see('heats', CRANKING)));
+  return Math.max(1 - burnsAll(scene, WARMING), 0.9 * weak, HESITATES * scene.see('hesitates', WARMING), unheated);
 }
 /** Chance that it idles unevenly, or not at all, once it is warm, for its mixture. */
 const uneasyWarm = (scene: Scene): number =>
@@ -40,7 +47,8 @@ export const badUntilWarm = (scene: Scene): number => gotGoing(scene) * stumbles
 /** From a cold start until it is warm: what is too weak gives way as it warms, what is too rich comes with it. */
 export const warmingUp: CheckMaker = (machine) => {
   const station = exhaustPlace(machine);
-  if (!station || !machine.fit.spark || !machine.fit.fuel) return [];
+  const { spark, fuel, crank } = machine.fit;
+  if (!station || !(spark ? fuel : crank?.kind === 'glow')) return [];
   const marine = machine.fit.marine ? (['marine'] as const) : [];
   return [
     looking(
@@ -48,9 +56,11 @@ export const warmingUp: CheckMaker = (machine) => {
         id: 'warm-up',
         station,
         label: 'From a cold start until it is warm: how does it run?',
-        set: 'Engine cold, stood overnight if it can. Choke as its owner sets it; out of doors, gearbox out of gear.',
-        touch: 'Start it, take the choke off as it warms, open it up a little each minute. Five minutes.',
-        watch: 'Stumbles and then clears: too weak while cold. Clean and then sooty or lumpy: too rich once warm.',
+        set: `Engine cold, stood overnight if it can. ${spark ? 'Choke' : 'Heat'} as its owner does; out of doors, gearbox out of gear.`,
+        touch: `Start it${spark ? ', take the choke off as it warms' : ''}, open it up a little each minute. Five minutes.`,
+        watch: spark
+          ? 'Stumbles and then clears: too weak while cold. Clean and then sooty or lumpy: too rich once warm.'
+          : 'White and uneven, then it clears: not all of its cylinders were heated.',
         words: ['even throughout', 'stumbles until warm', 'worse as it warms', 'uneven throughout', 'will not run'],
         state: RUNNING,
         minutes: 6,

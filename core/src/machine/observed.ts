@@ -69,6 +69,8 @@ export interface Observables {
   hesitates: { at: undefined; value: number };
   /** Chance that something in the cylinders glows on and lights the charge by itself. */
   glows: { at: undefined; value: number };
+  /** Share of the heat that a cold diesel is given before and as it is turned. */
+  heats: { at: undefined; value: number };
   /** Degrees of the crank by which the valves open and shut late. */
   valvesLate: { at: undefined; value: number };
   /** Speed of the crankshaft in the state that is asked about, rev/min. */
@@ -114,6 +116,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   oil: () => 0,
   valvesLate: () => 0,
   glows: () => 0,
+  heats: () => 1,
   uneven: () => 0,
   hesitates: () => 0,
   fuelCut: () => 0,

@@ -112,8 +112,18 @@ export const CRANK_CAUSES: readonly Failing[] = [
     causes: [lookedFor('heated', 'Its joint was loose under the heaters’ current', 'Look for browned insulation.', 4)],
   },
   {
-    of: [fails('preheating', 'dead')],
-    causes: [lookedFor('left-on', 'Left on by its timer or relay', 'Volts at it a minute after the start.', 3)],
+    of: [fails('preheating', 'dead', 'some')],
+    causes: [
+      lookedFor('left-on', 'Left on by its timer or relay', 'Volts at it a minute after the start.', 3),
+      lookedFor('spray', 'A nozzle that does not break up its fuel burns its tip away', 'Look at the tip.', 2),
+    ],
+  },
+  {
+    of: [fails('preheating feed', 'dead', 'burnt')],
+    causes: [
+      lookedFor('shorted-plug', 'A plug or the rail shorted to the engine', 'Ohms from the rail to bare metal.', 3),
+      lookedFor('damp', 'Damp has got in', 'Look for green inside.', 2),
+    ],
   },
   {
     of: [fails('hand start', 'broken', 'pawls')],

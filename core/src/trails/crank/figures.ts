@@ -14,6 +14,7 @@ declare module '../../machine/figures.ts' {
     'start-wire': FiguresOf<typeof CRANK_PARTS.startWire>;
     'start-relay': FiguresOf<typeof CRANK_PARTS.startRelay>;
     'shared-feed': FiguresOf<typeof CRANK_PARTS.sharedFeed>;
+    'preheat-feed': FiguresOf<typeof CRANK_PARTS.heatFeed>;
     preheating: FiguresOf<typeof CRANK_PARTS.heat>;
     [id: `interlock-${number}`]: FiguresOf<typeof CRANK_PARTS.startInterlock>;
   }

@@ -1,5 +1,6 @@
 import type { CheckMaker } from '../../../machine/check.ts';
 import { jumpSolenoid, lampsCranking, listenCranking } from './heard.ts';
+import { heatingChecks } from './heating.ts';
 import { hotJoints, lookHandStart, lookStarterCable, starterOut, turnByHand } from './looked.ts';
 import { crankingAmps, crankingSpeed, crankingVolts, solenoidOhms } from './measured.ts';
 
@@ -14,6 +15,7 @@ export const CRANK_CHECKS: readonly CheckMaker[] = [
   crankingAmps,
   crankingSpeed,
   solenoidOhms,
+  heatingChecks,
   turnByHand,
   starterOut,
   lookHandStart,

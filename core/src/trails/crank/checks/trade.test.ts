@@ -67,6 +67,28 @@ of('an intake heater on a shared feed', [
   ['crank-listen', 'shared-feed.broken', 'nothing'],
 ]);
 
+// Four plugs: about ten amperes each by the trade's rule of thumb, half of that at twenty-four volts.
+of('glow plugs on a shared feed, twenty-four volts', [
+  ['heat-volts', undefined, [21, 25.4]],
+  ['heat-volts', 'preheat-feed.dead', NOTHING],
+  ['heat-volts', 'preheating.dead', [23, 26]],
+  ['heat-amps', undefined, [14, 26]],
+  ['heat-amps', 'preheating.dead', [-1, 2]],
+  ['heat-amps', 'preheating.some', [3, 20]],
+  ['heat-amps', 'preheat-feed.dead', [-1, 1]],
+  ['heat-each', undefined, 'all light'],
+  ['heat-each', 'preheating.some', 'some dark'],
+  ['heat-each', 'preheating.dead', 'all dark'],
+  ['heat-each', 'preheat-feed.dead', 'all light'],
+  ['warm-up', undefined, 'even throughout'],
+  ['warm-up', 'preheating.some', 'stumbles until warm'],
+]);
+
+of('an intake heater on a shared feed', [
+  ['heat-amps', undefined, [45, 85]],
+  ['heat-amps', 'shared-feed.corroded', [15, 75]],
+]);
+
 of('a cord, with a flywheel magneto', [
   ['crank-cord', undefined, 'sound'],
   ['crank-cord', 'hand-start.broken', 'cord or spring gone'],

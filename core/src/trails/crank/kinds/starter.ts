@@ -5,6 +5,7 @@ import type { Site } from '../../../machine/site.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { batteryParts, strapParts } from '../../shared/supply.ts';
 import { crankOffers, DRIVE, ENGINE, MOTOR, RELAY, settleStarter, SOLENOID } from '../cranking.ts';
+import { HEAT_NODE, heatingOffers, PREHEAT_FEED, PREHEATING } from '../heating.ts';
 import { CRANK_PARTS as PARTS } from '../parts/index.ts';
 
 type Kind = 'direct' | 'relay' | 'glow';
@@ -29,7 +30,7 @@ const stations = (kind: Kind, { crank }: Fit): Station[] => [
   ...(crank?.interlocks ?? []).map((label, n) => ({ id: interlockId(n), label, picture: 'switch', lane: control })),
   { id: 'start-wire', label: 'Start wire', picture: 'wire', joint: true, lane: control },
   ...(kind === 'relay' ? [{ id: 'start-relay', label: 'Start relay', picture: 'relay', lane: control }] : []),
-  ...(kind === 'glow' ? [{ id: 'preheating', label: 'Preheating', picture: 'ballast', lane: preheat }] : []),
+  ...(kind === 'glow' ? [{ id: PREHEATING, label: 'Preheating', picture: 'ballast', lane: preheat }] : []),
 ];
 
 function parts(kind: Kind, fit: Fit, site: Site): PartInstance[] {
@@ -74,11 +75,20 @@ function parts(kind: Kind, fit: Fit, site: Site): PartInstance[] {
       nodes: { a: 'main', b: 'start-in' },
     },
     kind === 'glow' && {
-      id: 'preheating',
+      id: PREHEAT_FEED,
+      label: 'Relay of the preheating',
+      station: PREHEATING,
+      kind: PARTS.heatFeed,
+      nodes: { a: 'start-in', b: HEAT_NODE },
+    },
+    kind === 'glow' && {
+      id: PREHEATING,
       label: fit.crank?.heat === 'intake heater' ? 'Intake heater' : 'Glow plugs',
-      station: 'preheating',
+      station: PREHEATING,
       kind: PARTS.heat,
-      nodes: { a: 'start-in', b: block },
+      nodes: { a: HEAT_NODE, b: block },
+      // One heater is whole or dead, and one plug likewise.
+      ...(fit.crank?.heat === 'intake heater' || fit.cylinders < 2 ? { fails: ['dead'] } : {}),
     },
     {
       id: 'start-switch',
@@ -134,11 +144,12 @@ const build = (kind: Kind, fit: Fit, site: Site): Trail => ({
     'sol-s': 'the small terminal of the solenoid',
     'start-in': 'the feed terminal of the start switch',
     'start-out': 'the far end of the start switches',
+    [HEAT_NODE]: fit.crank?.heat === 'intake heater' ? 'the heater’s terminal' : 'the rail of the glow plugs',
     'relay-s': 'the coil terminal of the start relay',
     ...Object.fromEntries((fit.crank?.interlocks ?? []).map((l, n) => [interlockId(n), `the near side of: ${l}`])),
   },
   settle: (_found, params) => settleStarter(params),
-  offers: crankOffers,
+  offers: kind === 'glow' ? { ...crankOffers, ...heatingOffers } : crankOffers,
 });
 
 const kind = (name: Kind, label: string): TrailKind => ({

@@ -131,36 +131,6 @@ export const sharedFeed: PartKind<'ohms'> = {
   elements: inLine,
 };
 
-/** Glow plugs or a heater in the intake, as one load: on while it cranks, off where the check says without loads. */
-export const heat: PartKind<'amps'> = {
-  kind: 'preheating',
-  plates: [
-    {
-      id: 'amps',
-      label: 'Draws, at the nominal voltage',
-      dimension: 'current',
-      typical: ({ cylinders, crank, volts }) =>
-        crank?.heat === 'intake heater'
-          ? { low: (55 * 12) / volts, high: (80 * 12) / volts }
-          : { low: (9 * cylinders * 12) / volts, high: (13 * cylinders * 12) / volts },
-    },
-  ],
-  repairs: [{ id: 'replace', label: 'Replace the glow plugs or the heater', minutes: 45, money: 60 }],
-  faults: [
-    {
-      id: 'dead',
-      label: 'dead: it starts badly in the cold',
-      weight: 2,
-      repair: 'replace',
-      apply: (p) => ({ ...p, amps: p.amps * 0.02 }),
-    },
-  ],
-  elements: (p, { id, nodes, state, fit }) =>
-    state.key === 'crank' && state.loads !== 'none'
-      ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: fit.volts / p.amps }]
-      : [],
-};
-
 /** A fused lead that a helper holds from the live clamp to the small terminal for the check that says so. */
 export const startJump: PartKind<never> = {
   kind: 'start jumper',

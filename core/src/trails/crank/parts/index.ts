@@ -1,6 +1,7 @@
 import { starterCable } from './cable.ts';
-import { heat, sharedFeed, startInterlock, startJump, startSwitch, startWire } from './control.ts';
+import { sharedFeed, startInterlock, startJump, startSwitch, startWire } from './control.ts';
 import { handStart } from './hand.ts';
+import { heat, heatFeed } from './heating.ts';
 import { crankedEngine, starterDrive, starterMotor } from './motor.ts';
 import { solenoid, startRelay } from './solenoid.ts';
 
@@ -9,6 +10,7 @@ export const CRANK_PARTS = {
   crankedEngine,
   handStart,
   heat,
+  heatFeed,
   sharedFeed,
   solenoid,
   startInterlock,
