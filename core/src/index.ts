@@ -2,7 +2,7 @@ export * from './quantity/index.ts';
 export * from './network/index.ts';
 export * from './fluids/index.ts';
 export * from './ignition/index.ts';
-export { OPENING_MINUTES, type CautionId, type Check, type Opening } from './trails/checks.ts';
+export { OPENING_MINUTES, TRY_IT, type CautionId, type Check, type Opening } from './trails/checks.ts';
 export { shownOnWave, type WaveSetting } from './instruments/index.ts';
 export { fromRuler, INSTRUMENTS, toRuler, type InstrumentId } from './instruments/index.ts';
 export { Scene, type Machine, type Station } from './machine/index.ts';

@@ -39,8 +39,6 @@ export interface CheckView {
   /** What else hangs there, in two words; nothing where the check is none of that. */
   tap: string | null;
   look: boolean;
-  /** Asks the whole engine, not one station. */
-  whole: boolean;
   /** Taken as the engine runs. */
   running: boolean;
 }
@@ -134,7 +132,6 @@ export const checkView = (check: Check): CheckView => ({
   cautions: check.cautions,
   tap: check.tap ?? null,
   look: check.look ?? false,
-  whole: check.whole ?? false,
   running: check.state.key === 'run',
 });
 

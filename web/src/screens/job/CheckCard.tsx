@@ -1,4 +1,4 @@
-import { formatBand, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
+import { formatBand, TRY_IT, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
 import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
@@ -41,7 +41,7 @@ interface Props {
 /** Why this check: what it would tell for its minutes. */
 function why(rank: RankedView | undefined, isNext: boolean, proving: boolean, unproposed: string): string {
   if (proving) return 'Repeat it as it was done before.';
-  if (rank?.whole) return 'Something was put right: before measuring on, ask the engine.';
+  if (rank?.id === TRY_IT) return 'Something was put right: before measuring on, ask the engine.';
   if (rank?.again) return 'Once more: leads that slip off look just like this.';
   if (!rank) return unproposed;
   const tells =

@@ -198,7 +198,7 @@ describe('the check', () => {
       return text;
     };
     expect(shown({ again: true })).toContain('Once more: leads that slip off look just like this.');
-    expect(shown({ whole: true })).toContain('before measuring on, ask the engine');
+    expect(shown({ id: 'try-it' })).toContain('before measuring on, ask the engine');
     expect(shown({})).toContain('Tells most for its minutes');
   });
   it('has a button for OL on ohms alone', async () => {
