@@ -96,7 +96,7 @@ async function layPlugs(page: Page, word: string, plugs: number): Promise<void> 
   const look = looks.find((l) => l !== 'dry') ?? 'dry';
   await click(page, 'radio', look);
   for (const [k, own] of looks.entries()) {
-    const plug = await page.waitForSelector(`[data-reading] button[aria-label^="Plug ${k + 1}:"]`);
+    const plug = await page.waitForSelector(`[data-reading] button[data-plug="${k + 1}"]`);
     const now = await plug!.evaluate((b) => b.getAttribute('aria-label')!.split(': ')[1]);
     if (own === now && !(own === 'dry' && look === 'dry')) continue;
     await plug!.focus();

@@ -56,6 +56,7 @@ export { tapeOf, TAPE_RIM, type Tape } from './setup/tape.ts';
 export { NOTICED, ROAD_STEP, roadVerdict, SCHOOLS, type Noticed, type Round, type School } from './setup/roadTest.ts';
 export { before, balanceOfCarburettors, orderOfWork, type Step, type StepId } from './setup/carburettors.ts';
 export { BELT_METRES, chargeSays, CUTS_OUT_AMPS, cutIn, setPoint, type ChargeSays } from './setup/chargeSet.ts';
+export { drainHunt, hoursAtRest, REST_ALLOWED, type DrainHunt, type Pulled } from './setup/drainHunt.ts';
 export * from './setup/fasteners.ts';
 export { MARGIN, sparkBench, type SparkBench, type SparkSays, type SpeedRow, type Tried } from './setup/sparkBench.ts';
 export { COLD_HOURS, type Confirm, type Confirmation, type Wanted } from './proving/conditions.ts';

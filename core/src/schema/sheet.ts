@@ -47,6 +47,13 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
   /** What was seen to before the job closes, ticked by hand. */
   z.object({ kind: z.literal('prove'), confirmed: z.array(z.enum(['water', 'bypass'])).max(2) }),
   z.object({
+    kind: z.literal('drain'),
+    restAmps: figure,
+    /** What still flowed as circuit after circuit was taken out and left out. */
+    pulled: z.array(z.object({ circuit: z.string().trim().min(1).max(40), amps: figure })).max(40),
+    all: z.boolean().default(false),
+  }),
+  z.object({
     kind: z.literal('charging'),
     celsius: figure,
     holds: figure.optional(),

@@ -29,13 +29,18 @@ export function PlugGrid({ plugs, word, onChange }: { plugs: number; word: strin
           <button
             key={k}
             type="button"
-            aria-label={`Plug ${k + 1}: ${look}`}
+            data-plug={k + 1}
             onClick={() => tap(k)}
-            className="grid min-h-24 w-[74px] place-items-center rounded-lg border-[1.5px] border-soft bg-panel py-1 hover:bg-sunk"
+            className="relative grid min-h-24 w-[74px] place-items-center rounded-lg border-[1.5px] border-soft bg-panel py-1 hover:bg-sunk"
           >
-            <span className="text-[15px] font-semibold">{k + 1}</span>
+            <span className="sr-only">{`Plug ${k + 1}: ${look}`}</span>
+            <span aria-hidden className="text-[15px] font-semibold">
+              {k + 1}
+            </span>
             <PlugDrawing look={look} />
-            <span className="condensed text-[13px] leading-tight">{look}</span>
+            <span aria-hidden className="condensed text-[13px] leading-tight">
+              {look}
+            </span>
           </button>
         ))}
         {plugs > 1 && (

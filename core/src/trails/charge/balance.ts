@@ -32,7 +32,7 @@ export interface Balance {
 const usualAmpHours = (cylinders: number, volts: number): number =>
   (cylinders <= 2 ? 14 : 55) * (volts === 6 ? 1.6 : 1);
 /** From a quarter to full, and what of the charge is kept. */
-const SWING = 0.75;
+export const TO_A_QUARTER = 0.75;
 const KEPT = 0.85;
 /** A battery takes no more than this share of its ampere hours in an hour, whatever it is offered. */
 const TAKES = 0.25;
@@ -72,8 +72,8 @@ export function balanceOf(scene: Scene): Balance | undefined {
     idleRpm,
     fastRpm,
     evenRpm: even?.rpm ?? null,
-    hoursToFlat: lacks > 0.05 ? (SWING * ampHours) / lacks : null,
-    hoursToFull: over > 0.05 ? (SWING * ampHours) / (KEPT * over) : null,
+    hoursToFlat: lacks > 0.05 ? (TO_A_QUARTER * ampHours) / lacks : null,
+    hoursToFull: over > 0.05 ? (TO_A_QUARTER * ampHours) / (KEPT * over) : null,
     ampHours,
   };
 }

@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { CarburettorBench } from '../setUp/CarburettorBench.tsx';
 import { ChargingBench } from '../setUp/ChargingBench.tsx';
+import { DrainBench } from '../setUp/DrainBench.tsx';
 import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
 import { GaugePicture } from '../setUp/GaugePicture.tsx';
 import { EdgeBench } from '../setUp/EdgeBench.tsx';
@@ -96,7 +97,14 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
       : []),
     ...(view.oiled ? [{ id: 'oil', label: 'Oil in the fuel', shown: <OilPart jobId={stored.id} /> }] : []),
     ...(view.charges
-      ? [{ id: 'charging', label: 'Charging', shown: <ChargingBench stored={stored} machine={machine} /> }]
+      ? [
+          { id: 'charging', label: 'Charging', shown: <ChargingBench stored={stored} machine={machine} /> },
+          {
+            id: 'drain',
+            label: 'Drain at rest',
+            shown: <DrainBench stored={stored} machine={machine} ampHours={model.data?.balance?.ampHours} />,
+          },
+        ]
       : []),
     { id: 'fasteners', label: 'Tightening', shown: <FastenersBench jobId={stored.id} /> },
   ];

@@ -7,6 +7,7 @@ import { Around, house, machine, stored, tracer } from '../../__tests__/support.
 import { CarburettorBench } from './CarburettorBench.tsx';
 import { ChargingBench } from './ChargingBench.tsx';
 import { CoilBench, triedOf } from './CoilBench.tsx';
+import { DrainBench } from './DrainBench.tsx';
 import { EdgeBench } from './EdgeBench.tsx';
 import { FastenersBench } from './FastenersBench.tsx';
 import { JetsPart } from './JetsPart.tsx';
@@ -304,5 +305,49 @@ describe('road test, carburettor, charging, tightening', () => {
     await userEvent.click(screen.getByRole('radio', { name: 'Oiled' }));
     expect(statuses()).toMatch(/38 N m/);
     expect(statuses()).toMatch(/half a turn past finger-tight new, a twelfth of a turn used/);
+  });
+});
+
+describe('drain at rest', () => {
+  const bench = () => shown(<DrainBench stored={stored()} machine={machine} ampHours={55} />);
+  const pull = async (circuit: string, amps: string) => {
+    await fill('Circuit pulled', circuit);
+    await fill('Still flows, amperes', `${amps}{Enter}`);
+  };
+  it('names the circuit that stays on, and how long the battery lasts', async () => {
+    bench();
+    await fill('At rest, all in, amperes', '0.62');
+    // Three quarters of 55 Ah at 0.62 A: 66 hours, not quite three days.
+    expect(statuses()).toMatch(/Too much flows still.*lasts 3 days/);
+    await pull('Headlamps', '0.62');
+    await pull('Glove box lamp', '0.02');
+    expect(statuses()).toMatch(/Stays on: Glove box lamp \(0.6 A\)\. What is left may flow\./);
+    await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+    expect(sent.at(-1)!.body).toMatchObject({
+      body: {
+        kind: 'drain',
+        restAmps: 0.62,
+        pulled: [
+          { circuit: 'Headlamps', amps: 0.62 },
+          { circuit: 'Glove box lamp', amps: 0.02 },
+        ],
+        all: false,
+      },
+    });
+  });
+  it('takes one back, and says when no fuse stands before it', async () => {
+    bench();
+    await fill('At rest, all in, amperes', '0.9');
+    await pull('Radio', '0.9');
+    await pull('Horn', '0.01');
+    await userEvent.click(screen.getByRole('button', { name: 'Take back: Horn' }));
+    await userEvent.click(screen.getByRole('button', { name: 'There is nothing left to pull' }));
+    expect(statuses()).toContain('No fuse stands before it');
+  });
+  it('reads no nonsense, and keeps it as it was typed', async () => {
+    bench();
+    await fill('At rest, all in, amperes', 'lots');
+    expect(screen.getByLabelText('At rest, all in, amperes').getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByRole('button', { name: 'Pulled' }).hasAttribute('disabled')).toBe(true);
   });
 });
