@@ -94,7 +94,7 @@ export function DrainBench({
           ))}
         </datalist>
         <FigureField label="Still flows, amperes" figure={still} />
-        <Button type="submit" className="mt-[22px]" disabled={circuit.trim() === '' || still.value === undefined}>
+        <Button type="submit" className="sm:mt-[22px]" disabled={circuit.trim() === '' || still.value === undefined}>
           Pulled
         </Button>
       </form>
@@ -115,7 +115,7 @@ export function DrainBench({
                 <th scope="row" className={t.stays ? 'font-semibold text-lost' : 'font-normal'}>
                   {t.circuit}
                 </th>
-                <td>{amps(t.amps)}</td>
+                <td className="whitespace-nowrap pr-2">{amps(t.amps)}</td>
                 <td>
                   <ShareBar share={Math.max(0, t.amps) / most} tone={t.stays ? 'lost' : 'ink'} />
                 </td>
