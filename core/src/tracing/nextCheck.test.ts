@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { failing, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { Cells } from './cells.ts';
 import { count, countTwo, information, outcomeTable } from './counting.ts';
@@ -131,6 +132,24 @@ describe('advice that a mechanic would take', () => {
     }
     const order = asked([reading('spark-coil-lead', 'none')]).map((r) => r.check.id);
     expect(new Set(order).size).toBe(order.length);
+  });
+  it('no meter is fetched for what a quick look tells as well', () => {
+    const van = new Tracer(CHARGED['alternator with a lamp']!, house);
+    const noCharge = { ...noFire, symptom: 'no-charge' } as const;
+    let meters = 0;
+    for (const events of [
+      [],
+      [reading('charge-lamp-on', 'lit')],
+      [reading('charge-lamp-on', 'lit'), reading('charge-lamp-run', 'out')],
+      [reading('charge-lamp-on', 'lit'), reading('charge-lamp-run', 'out'), reading('charge-belt', 'firm')],
+    ]) {
+      const [best, ...rest] = van.rank(van.belief(noCharge, events), noCharge, failing);
+      if (best!.check.instrument === 'eyes' || best!.check.opens.length > 0) continue;
+      meters++;
+      const looks = rest.filter((r) => r.check.instrument === 'eyes' && r.check.opens.length === 0 && r.minutes < 1);
+      for (const look of looks) expect(look.bitsPerMinute, look.check.id).toBeLessThan(0.9 * best!.bitsPerMinute);
+    }
+    expect(meters).toBeGreaterThan(0);
   });
   it('no check is asked a third time, and a sound machine is called sound in a few', () => {
     const checks: number[] = [];

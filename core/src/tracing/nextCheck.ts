@@ -64,11 +64,20 @@ export function rankChecks(
 const LOOK_MINUTES = 1;
 const LOOK_BITS = 0.03;
 
-/** Nobody opens a dash before looking at the wire: while the best check opens something, the best quick look goes first. */
+/** And this much of what the best check tells per minute is as good: no meter is fetched for the rest. */
+const AS_GOOD = 0.9;
+
+/**
+ * Nobody opens a dash before looking at the wire, or fetches a meter for what the eye tells as well: the best quick look
+ * goes first while the best check opens something, and before an instrument that tells hardly more.
+ */
 function looksFirst(ranked: readonly RankedCheck[], open: ReadonlySet<Opening>): RankedCheck[] {
   const opens = ({ check }: RankedCheck) => check.opens.some((o) => !open.has(o));
   const [best] = ranked;
-  if (!best || !opens(best)) return [...ranked];
-  const look = ranked.find((r) => r.check.look && !opens(r) && r.minutes < LOOK_MINUTES && r.bits > LOOK_BITS);
+  if (!best || (!opens(best) && best.check.instrument === 'eyes')) return [...ranked];
+  const quick = ranked.filter((r) => !opens(r) && r.minutes < LOOK_MINUTES);
+  const look = opens(best)
+    ? quick.find((r) => r.check.look && r.bits > LOOK_BITS)
+    : quick.find((r) => r.check.instrument === 'eyes' && r.bitsPerMinute >= AS_GOOD * best.bitsPerMinute);
   return look ? [look, ...ranked.filter((r) => r !== look)] : [...ranked];
 }
