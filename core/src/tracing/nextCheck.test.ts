@@ -151,6 +151,28 @@ describe('advice that a mechanic would take', () => {
     }
     expect(meters).toBeGreaterThan(0);
   });
+  it('what comes and goes is looked for again at another time, not at once and not for ever', () => {
+    const damp = { ...noFire, pattern: 'damp' } as const;
+    const offered = (faultPresent: 'unknown' | 'yes', ...checks: string[]) => {
+      const words = { 'spark-coil-lead': 'good', 'lamp-cranking': 'flashes' } as Readonly<Record<string, string>>;
+      const events = checks.map((c) => reading(c, words[c]!, { faultPresent }));
+      const now = { warmth: 'unknown', faultPresent } as const;
+      return tracer.rank(tracer.belief(damp, events), damp, now).map((r) => r.check.id);
+    };
+    expect(offered('unknown', 'spark-coil-lead')).not.toContain('spark-coil-lead');
+    expect(offered('unknown', 'spark-coil-lead', 'lamp-cranking')).toContain('spark-coil-lead');
+    const three = [
+      'spark-coil-lead',
+      'lamp-cranking',
+      'spark-coil-lead',
+      'lamp-cranking',
+      'spark-coil-lead',
+      'lamp-cranking',
+    ];
+    expect(offered('unknown', ...three)).not.toContain('spark-coil-lead');
+    // It failed while it was read: that settles it.
+    expect(offered('yes', 'spark-coil-lead', 'lamp-cranking')).not.toContain('spark-coil-lead');
+  });
   it('no check is asked a third time, and a sound machine is called sound in a few', () => {
     const checks: number[] = [];
     for (const seed of [1, 2, 3, 4, 5]) {

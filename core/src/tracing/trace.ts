@@ -12,6 +12,7 @@ import { foundBy, type Found } from './found.ts';
 import { Latest } from './latest.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
+import { readSince, settled } from './offered.ts';
 import { inOrderOf } from './policies.ts';
 import { secondCheck, witnesses } from './secondCheck.ts';
 import { evidenceFor, faultShares, rankSuspects, strayReadings, type Stray, type Suspect } from './suspects.ts';
@@ -105,7 +106,7 @@ export class Tracer {
       belief,
       counted,
       this.notOffered(belief, complaint),
-      readSince(belief),
+      readSince(belief, complaint),
     );
     const inOrder = inOrderOf(this.house.policy, this.model, belief, ranked);
     // Put right, then tried: before anything is measured again the engine itself is asked, where it may be mended at all.
@@ -114,7 +115,7 @@ export class Tracer {
 
   /** Done, and what an engine that stands cannot be asked before something has been put right. */
   private notOffered(belief: Belief, complaint: Complaint): ReadonlySet<string> {
-    const done = settled(belief, this.strays(belief, complaint));
+    const done = settled(belief, this.strays(belief, complaint), complaint);
     if (belief.story.repaired.size === 0 && stands(complaint))
       for (const { id, state } of this.model.checks) if (state.key === 'run') done.add(id);
     return done;
@@ -260,10 +261,6 @@ export class Tracer {
   }
 }
 
-/** Checks read since the last repair. */
-const readSince = ({ story: { readings, repaired } }: Belief): ReadonlySet<string> =>
-  new Set(readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading.checkId));
-
 /** Belief that nothing wrong is left. */
 const soundOf = (belief: Belief): number =>
   belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0);
@@ -277,24 +274,3 @@ const seenFrom = ({ minutes, money }: ModelRepair): number =>
   minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
 
 const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT);
-
-/** A reading this likely to have missed its mark is worth taking once more. */
-const REPEAT_FROM = 0.02;
-const MOST_TIMES = 2;
-
-/**
- * Checks that are not offered: done since the last repair, while the fault was there. One whose reading may be a slip
- * of the probe is offered again.
- */
-function settled(belief: Belief, strays: readonly Stray[]): Set<string> {
-  const stray = new Map(strays.map((r) => [r.readingId, r.chance]));
-  const { readings, repaired } = belief.story;
-  const since = readings.filter((p) => p.repaired.size === repaired.size && p.reading.faultPresent !== 'no');
-  const times = new Map<string, number>();
-  for (const { reading } of since) times.set(reading.checkId, (times.get(reading.checkId) ?? 0) + 1);
-  const doubtful = (id: string, checkId: string) =>
-    (stray.get(id) ?? 0) > REPEAT_FROM && times.get(checkId)! < MOST_TIMES;
-  const done = new Set(since.filter((p) => !doubtful(p.reading.id, p.reading.checkId)).map((p) => p.reading.checkId));
-  // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
-  return repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
-}

@@ -117,6 +117,11 @@ function changesMind(table: ReadonlyMap<string, Float64Array>, now: string, from
   return false;
 }
 
+/** Bits under which a check tells nothing; and where none tells more than so much, asking on is only asking. */
+const TELLS_SOMETHING = 0.001;
+const HARDLY_TELLS = 0.015;
+/** Then what is likelier than all else together is taken for it. */
+const MORE_LIKELY = 0.5;
 /** Less likely than this a repair is not tried on the chance. */
 const TRIED_FROM = 0.1;
 /**
@@ -146,9 +151,10 @@ export function judge(
   if (sound >= 1 - (1 - house.sureness) * strictness)
     return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
   if (best && best.share >= house.sureness) return { kind: 'fix', repair: best.repair, share: best.share, why: 'sure' };
-  const useful = ranked.filter((r) => r.bits > 0.001);
-  if (useful.length === 0) {
-    if (best && best.share > 0.5)
+  const useful = ranked.filter((r) => r.bits > TELLS_SOMETHING);
+  if (!useful.some((r) => r.bits > HARDLY_TELLS)) {
+    if (sound > MORE_LIKELY) return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
+    if (best && best.share > MORE_LIKELY)
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
     const left = worthTrying(shares, house);
     return left

@@ -6,6 +6,7 @@ import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { MindChanger } from '../tracing/changeMind.ts';
 import { tell } from '../tracing/events.ts';
+import { mayHavePassed } from '../tracing/offered.ts';
 import { evidenceOf } from '../tracing/settingEvidence.ts';
 import type { Model, ModelRepair } from '../tracing/model.ts';
 import { wordsOf } from '../tracing/readTyped.ts';
@@ -49,6 +50,8 @@ export interface RankedView extends CheckView {
   bitsPerMinute: number;
   /** Taken since the last repair, and worth taking once more: the reading may be a slip of the probe. */
   again: boolean;
+  /** And the fault may have been away then. */
+  passing: boolean;
 }
 export interface RepairView {
   id: string;
@@ -192,7 +195,9 @@ export function traceView(
   const found: Trace = tracer.trace(complaint, events, now);
   const { verdict } = found;
   const { readings, repaired } = tell(evidenceOf(tracer.model, events));
-  const taken = new Set(readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading.checkId));
+  const since = readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading);
+  const taken = new Set(since.map((r) => r.checkId));
+  const passing = new Set(since.filter((r) => mayHavePassed(complaint, r)).map((r) => r.checkId));
   return {
     verdict: verdictView(verdict),
     mindChangers: found.mindChangers.map((m) => ({ ...m, check: checkView(m.check) })),
@@ -204,6 +209,7 @@ export function traceView(
       bits: r.bits,
       bitsPerMinute: r.bitsPerMinute,
       again: taken.has(r.check.id),
+      passing: passing.has(r.check.id),
     })),
     suspects: found.suspects.map((s) => ({
       faultId: s.fault.id,

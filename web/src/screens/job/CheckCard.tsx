@@ -42,6 +42,7 @@ interface Props {
 function why(rank: RankedView | undefined, isNext: boolean, proving: boolean, unproposed: string): string {
   if (proving) return 'Repeat it as it was done before.';
   if (rank?.id === TRY_IT) return 'Something was put right: before measuring on, ask the engine.';
+  if (rank?.passing) return 'Once more: it comes and goes, and may have been away the last time.';
   if (rank?.again) return 'Once more: leads that slip off look just like this.';
   if (!rank) return unproposed;
   const tells =

@@ -198,6 +198,7 @@ describe('the check', () => {
       return text;
     };
     expect(shown({ again: true })).toContain('Once more: leads that slip off look just like this.');
+    expect(shown({ again: true, passing: true })).toContain('it comes and goes, and may have been away');
     expect(shown({ id: 'try-it' })).toContain('before measuring on, ask the engine');
     expect(shown({})).toContain('Tells most for its minutes');
   });

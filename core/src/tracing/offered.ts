@@ -1,0 +1,41 @@
+import type { Complaint, Reading } from '../schema/job.ts';
+import { TRY_IT } from '../trails/checks.ts';
+import type { Belief } from './belief.ts';
+import type { PlacedReading } from './events.ts';
+import { shows } from './presence.ts';
+import type { Stray } from './suspects.ts';
+
+/** What comes and goes may have been away when a reading was taken: it is taken again, at another time, so often. */
+export const mayHavePassed = (complaint: Complaint, reading: Reading): boolean => shows(complaint, reading) < 1;
+const TIMES_PASSING = 3;
+
+/** Checks read since the last repair, of which another reading would be the same. */
+export const readSince = ({ story: { readings, repaired } }: Belief, complaint: Complaint): ReadonlySet<string> =>
+  new Set(
+    readings
+      .filter((p) => p.repaired.size === repaired.size && !mayHavePassed(complaint, p.reading))
+      .map((p) => p.reading.checkId),
+  );
+
+/** A reading this likely to have missed its mark is worth taking once more. */
+const REPEAT_FROM = 0.02;
+const MOST_TIMES = 2;
+
+/**
+ * Checks that are not offered: done since the last repair, while the fault was there. One whose reading may be a slip
+ * of the probe is offered again.
+ */
+export function settled(belief: Belief, strays: readonly Stray[], complaint: Complaint): Set<string> {
+  const stray = new Map(strays.map((r) => [r.readingId, r.chance]));
+  const { readings, repaired } = belief.story;
+  const since = readings.filter((p) => p.repaired.size === repaired.size && p.reading.faultPresent !== 'no');
+  const times = new Map<string, number>();
+  for (const { reading } of since) times.set(reading.checkId, (times.get(reading.checkId) ?? 0) + 1);
+  const last = since.at(-1)?.reading.checkId;
+  const doubtful = ({ reading }: PlacedReading) =>
+    ((stray.get(reading.id) ?? 0) > REPEAT_FROM && times.get(reading.checkId)! < MOST_TIMES) ||
+    (mayHavePassed(complaint, reading) && times.get(reading.checkId)! < TIMES_PASSING && reading.checkId !== last);
+  const done = new Set(since.filter((p) => !doubtful(p)).map((p) => p.reading.checkId));
+  // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
+  return repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
+}
