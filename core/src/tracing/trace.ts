@@ -50,6 +50,8 @@ export interface Trace {
 const SUSPECTS_SHOWN = 8;
 const BELIEFS_KEPT = 12;
 const AT_ODDS_FROM = 0.5;
+/** Verdicts that wait while the fault is away: what would settle it cannot be seen now. */
+const UNSETTLED: ReadonlySet<string> = new Set(['check', 'nothing left to check', 'likeliest left']);
 /** Below this no check tells anything worth its walk, bits. */
 const WORTH_ASKING = 0.001;
 
@@ -142,7 +144,7 @@ export class Tracer {
       now.faultPresent === 'no' &&
       !telling &&
       !untried &&
-      (verdict.kind === 'check' || verdict.kind === 'nothing left to check')
+      UNSETTLED.has(verdict.kind === 'fix' ? verdict.why : verdict.kind)
     )
       return { kind: 'wait' };
     if (verdict.kind === 'sound' && untried) return { kind: 'check' };

@@ -122,6 +122,8 @@ const TELLS_SOMETHING = 0.001;
 const HARDLY_TELLS = 0.015;
 /** Then what is likelier than all else together is taken for it. */
 const MORE_LIKELY = 0.5;
+/** To be sent to another trail asks for more. */
+const SOUND_LEFT = 0.8;
 /** Less likely than this a repair is not tried on the chance. */
 const TRIED_FROM = 0.1;
 /**
@@ -153,7 +155,7 @@ export function judge(
   if (best && best.share >= house.sureness) return { kind: 'fix', repair: best.repair, share: best.share, why: 'sure' };
   const useful = ranked.filter((r) => r.bits > TELLS_SOMETHING);
   if (!useful.some((r) => r.bits > HARDLY_TELLS)) {
-    if (sound > MORE_LIKELY) return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
+    if (sound > SOUND_LEFT) return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
     if (best && best.share > MORE_LIKELY)
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
     const left = worthTrying(shares, house);
