@@ -117,10 +117,9 @@ function changesMind(table: ReadonlyMap<string, Float64Array>, now: string, from
   return false;
 }
 
-/** Bits under which a check tells nothing; and where none tells more than so much, asking on is only asking. */
+/** Bits under which a check tells nothing. */
 const TELLS_SOMETHING = 0.001;
-const HARDLY_TELLS = 0.015;
-/** Then what is likelier than all else together is taken for it. */
+/** Where none tells anything, what is likelier than all else together is taken for it. */
 const MORE_LIKELY = 0.5;
 /** To be sent to another trail asks for more. */
 const SOUND_LEFT = 0.8;
@@ -154,7 +153,7 @@ export function judge(
     return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
   if (best && best.share >= house.sureness) return { kind: 'fix', repair: best.repair, share: best.share, why: 'sure' };
   const useful = ranked.filter((r) => r.bits > TELLS_SOMETHING);
-  if (!useful.some((r) => r.bits > HARDLY_TELLS)) {
+  if (useful.length === 0) {
     if (sound > SOUND_LEFT) return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
     if (best && best.share > MORE_LIKELY)
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
