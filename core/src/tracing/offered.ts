@@ -1,9 +1,10 @@
-import type { Complaint, Reading } from '../schema/job.ts';
-import { TRY_IT } from '../trails/checks.ts';
-import type { Belief } from './belief.ts';
+import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
+import type { Complaint, Reading, ReadingValue } from '../schema/job.ts';
+import { TRY_IT, type Check } from '../trails/checks.ts';
+import type { Belief, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
 import { shows } from './presence.ts';
-import type { Stray } from './suspects.ts';
+import { AT_ODDS_FROM, type Stray } from './suspects.ts';
 
 /** What comes and goes may have been away when a reading was taken: it is taken again, at another time, so often. */
 export const mayHavePassed = (complaint: Complaint, reading: Reading): boolean => shows(complaint, reading) < 1;
@@ -38,4 +39,28 @@ export function settled(belief: Belief, strays: readonly Stray[], complaint: Com
   const done = new Set(since.filter((p) => !doubtful(p)).map((p) => p.reading.checkId));
   // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
   return repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
+}
+
+/** Two readings of one meter nearer than this on the ruler say the same. */
+const SAME = 0.1;
+const saysTheSame = (check: Check, a: ReadingValue, b: ReadingValue): boolean => {
+  const { dimension } = INSTRUMENTS[check.instrument];
+  if (a.kind === 'number' && b.kind === 'number' && dimension)
+    return Math.abs(toRuler(a.value, dimension) - toRuler(b.value, dimension)) < SAME;
+  return a.kind === b.kind && (a.kind !== 'word' || a.word === (b as typeof a).word);
+};
+
+/** Whether a reading at odds with all the rest was taken again since the last repair, by a meter, and came out the same. */
+export function oddTwice(
+  weigher: Weigher,
+  { story: { readings, repaired } }: Belief,
+  strays: readonly Stray[],
+): boolean {
+  const odd = new Set(strays.filter((r) => r.chance > AT_ODDS_FROM).map((r) => r.readingId));
+  const since = readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading);
+  return since.some((r) => {
+    const check = weigher.check(r.checkId);
+    if (!odd.has(r.id) || !check || check.instrument === 'eyes') return false;
+    return since.some((o) => o.id !== r.id && o.checkId === r.checkId && saysTheSame(check, r.value, o.value));
+  });
 }

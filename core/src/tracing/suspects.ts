@@ -104,6 +104,9 @@ export interface Stray {
   readonly chance: number;
 }
 
+/** From this chance of having missed its mark a reading is at odds with the rest. */
+export const AT_ODDS_FROM = 0.5;
+
 /** Chance of each reading having missed its mark (wrong terminal, wrong range), averaged over the belief. */
 export function strayReadings(weigher: Weigher, belief: Belief, complaint: Complaint): Stray[] {
   return belief.story.readings.flatMap((placed) => {

@@ -12,10 +12,18 @@ import { foundBy, type Found } from './found.ts';
 import { Latest } from './latest.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
-import { readSince, settled } from './offered.ts';
+import { oddTwice, readSince, settled } from './offered.ts';
 import { inOrderOf } from './policies.ts';
 import { secondCheck, witnesses } from './secondCheck.ts';
-import { evidenceFor, faultShares, rankSuspects, strayReadings, type Stray, type Suspect } from './suspects.ts';
+import {
+  AT_ODDS_FROM,
+  evidenceFor,
+  faultShares,
+  rankSuspects,
+  strayReadings,
+  type Stray,
+  type Suspect,
+} from './suspects.ts';
 import { stationStates, type StationState } from './stations.ts';
 import { suspectLines, type SuspectLine } from './suspectLines.ts';
 import { trailBelief } from './trailBelief.ts';
@@ -49,7 +57,6 @@ export interface Trace {
 
 const SUSPECTS_SHOWN = 8;
 const BELIEFS_KEPT = 12;
-const AT_ODDS_FROM = 0.5;
 /** Verdicts that wait while the fault is away: what would settle it cannot be seen now. */
 const UNSETTLED: ReadonlySet<string> = new Set(['check', 'nothing left to check', 'likeliest left']);
 /** Below this no check tells anything worth its walk, bits. */
@@ -148,6 +155,9 @@ export class Tracer {
     )
       return { kind: 'wait' };
     if (verdict.kind === 'sound' && untried) return { kind: 'check' };
+    // Read twice, a figure that no sound machine shows is no slip that may be passed over.
+    if (verdict.kind === 'sound' && oddTwice(this.weigher, belief, this.strays(belief, complaint)))
+      return { kind: 'outside', share: belief.outside };
     if (verdict.kind === 'check') return this.seen(belief, complaint) ?? verdict;
     if (verdict.kind !== 'fix' || verdict.repair.money < this.dearFrom) return verdict;
     return this.doubted(verdict, belief, complaint, ranked) ?? verdict;

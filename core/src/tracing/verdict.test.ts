@@ -75,6 +75,24 @@ describe('when asking further is not the answer', () => {
     expect(own.share / (own.cost + 4)).toBe(Math.max(...worth));
     expect(left({ [first.repair.id]: { minutes: 300, money: 900 } }).repair.id).not.toBe(first.repair.id);
   });
+  it('a figure that no sound machine shows, read twice, is not called a slip and the machine sound', () => {
+    // Everything that a battery feeds works, and it stands at seven volts as it cranks: read once it may be a slip.
+    const well = [
+      reading('spark-every', 'good on all'),
+      reading('spark-known-lead', 'good'),
+      reading('spark-known-condenser', 'good'),
+      reading('strap-drop', 0.07),
+      reading('clamp-drop', 0.08),
+      reading('battery-rest', 12.7),
+      reading('coil-feed-cranking', 10.4),
+      reading('fuse-volts', 12.5),
+    ];
+    const hard = { ...noFire, symptom: 'hard-start' } as const;
+    const verdict = (...volts: number[]) =>
+      tracer.trace(hard, [...volts.map((v) => reading('battery-cranking', v)), ...well], failing).verdict.kind;
+    expect(verdict(6.9, 6.95)).not.toBe('sound');
+    expect(verdict(10.6, 10.6)).toBe(verdict(10.6));
+  });
   it('contradictions are said: readings that no fault gives', () => {
     const nonsense = [
       reading('battery-rest', 3),
