@@ -33,7 +33,7 @@ interface Account {
   readonly figures: Readonly<Record<string, Kept<readonly number[]>>>;
 }
 interface Simulated {
-  /** What it was simulated of, and of what make its text is. */
+  /** What it was simulated of: nothing else takes it over. */
   readonly of: string;
   readonly checks: readonly string[];
   readonly accounts: readonly Account[];
