@@ -96,6 +96,30 @@ describe('the setting bench', () => {
     await context.close();
   });
 
+  it('what stays on overnight is hunted circuit by circuit, kept over a reload, and written down', async () => {
+    const { page, faults, context } = await openWindow(browser, { width: 390, height: 844 });
+    await go(page, '/jobs/hatchback-1/set-up?bench=drain');
+    await fill(page, 'At rest, all in, amperes', '0.62');
+    for (const [circuit, still] of [
+      ['Headlamps', '0.62'],
+      ['Boot or glove box lamp', '0.02'],
+    ] as const) {
+      await fill(page, 'Circuit pulled', circuit);
+      await fill(page, 'Still flows, amperes', still);
+      await page.keyboard.press('Enter');
+      await sees(page, circuit);
+    }
+    await sees(page, 'Stays on: Boot or glove box lamp (0.6 A).');
+    await page.reload();
+    await sees(page, 'Stays on: Boot or glove box lamp (0.6 A).');
+    expect(await axe(page)).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= innerWidth)).toBe(true);
+    await click(page, 'button', 'Write it down');
+    await sees(page, 'Written down.');
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+
   it('two leads swapped are found at the cap, and by which cylinders are dead', async () => {
     const { page, faults, context } = await openWindow(browser, { width: 390, height: 844 });
     await go(page, '/jobs/saloon-2/set-up?bench=leads');

@@ -105,8 +105,12 @@ export function DrainBench({
             <tr className="tag">
               <th scope="col">Circuit</th>
               <th scope="col">Took</th>
-              <th scope="col" className="w-2/5" aria-label="Share" />
-              <th scope="col" aria-label="Take it back" />
+              <th scope="col" className="w-2/5">
+                <span className="sr-only">Share</span>
+              </th>
+              <th scope="col">
+                <span className="sr-only">Take it back</span>
+              </th>
             </tr>
           </thead>
           <tbody>
