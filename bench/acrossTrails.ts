@@ -4,18 +4,16 @@ import {
   HiddenMachine,
   minutesOf,
   seededRandom,
-  someHands,
   Tracer,
   type Conditions,
   type JobEvent,
   type ModelFault,
 } from '@pondu/core';
 import { KINDS } from './kinds.ts';
-import { calibrationError, complaintOf } from './tracing.ts';
+import { calibrationError, complaintOf, handsFor } from './tracing.ts';
 
 const DRAWN = Number(process.env['BENCH_DRAWN'] ?? 60);
 const MOST = 30;
-const HANDS_SEED = 500_000;
 const NOW: Conditions = { warmth: 'unknown', faultPresent: 'yes' };
 const AT = '2026-01-01T00:00:00Z';
 const mean = (values: readonly number[]) => Number((values.reduce((a, b) => a + b, 0) / values.length).toFixed(4));
@@ -32,12 +30,7 @@ interface Traced {
 
 /** One complaint of a whole machine, traced to a verdict. */
 function traced(tracer: Tracer, fault: ModelFault, seed: number): Traced | undefined {
-  const hidden = new HiddenMachine(
-    tracer.model,
-    [fault],
-    seededRandom(seed),
-    someHands(seededRandom(HANDS_SEED + seed)),
-  );
+  const hidden = new HiddenMachine(tracer.model, [fault], seededRandom(seed), handsFor(seed));
   const complaint = complaintOf(hidden);
   if (!complaint) return undefined;
   const events: JobEvent[] = [];

@@ -11,6 +11,7 @@ import {
   type JobEvent,
   type ModelFault,
   type Policy,
+  type Slips,
   type Tracer,
 } from '@pondu/core';
 
@@ -34,10 +35,13 @@ const MOST = 40;
 /** Less likely than this to be complained of, nobody would bring the machine in. */
 export const EXPLAINS = 0.2;
 
+/** Whoever takes the readings on the machine of this seed. */
+export const handsFor = (seed: number): Slips => someHands(seededRandom(HANDS_SEED + seed));
+
 const played = (tracer: Tracer, faults: readonly ModelFault[], seed: number) =>
   new HiddenMachine(tracer.model, faults, seededRandom(seed), {
     stretch: seed % STRETCHED.every === 0 ? STRETCHED.by : 1,
-    ...someHands(seededRandom(HANDS_SEED + seed)),
+    ...handsFor(seed),
   });
 
 /** What this very machine would be brought in for, if anything. */

@@ -15,10 +15,13 @@ const WORKS_FROM = 0.86;
 
 const shareOf = (scene: Known, cylinder: number): number => scene.see('compression', CRANKING, { cylinder });
 
+/** Share of the heat for a cold start that an engine which lights itself goes without; none is asked where sparks light. */
+export const unheated = (scene: Known): number => (scene.machine.fit.spark ? 0 : 1 - scene.see('heats', CRANKING));
+
 /** Of the cylinders of a cold engine that lights itself, so many do not without heat; by judgement, at twenty degrees. */
 const UNHEATED_STANDS = 0.45;
 const warmEnough = (scene: Known, state: MachineState): number =>
-  state.key === 'run' || scene.machine.fit.spark ? 1 : 1 - UNHEATED_STANDS * (1 - scene.see('heats', CRANKING));
+  state.key === 'run' ? 1 : 1 - UNHEATED_STANDS * unheated(scene);
 
 /** Chance that a cylinder squeezes its charge enough to fire, and that the spark it gets is its own. */
 export function cylinderFires(scene: Known, state: MachineState, cylinder: number): number {

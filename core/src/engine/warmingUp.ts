@@ -1,4 +1,5 @@
 import { looking, type CheckMaker } from '../machine/check.ts';
+import type { MachineState } from '../machine/part.ts';
 import type { Scene } from '../machine/scene.ts';
 import { firstSeen } from '../machine/seen.ts';
 import { CRANKING, IDLE, RUNNING, WARMING } from '../machine/state.ts';
@@ -7,7 +8,7 @@ import { exhaustPlace, smokeOf } from './exhaust.ts';
 import { starts } from './howItRuns.ts';
 import { HUNTS_UNDER } from './idle.ts';
 import { burnsAll } from './ownMixture.ts';
-import { unlitCylinders } from './squeeze.ts';
+import { unheated, unlitCylinders } from './squeeze.ts';
 
 /** How sharply an engine that is still cold feels that it is too weak. */
 const FEELS = 0.03;
@@ -20,15 +21,12 @@ const FELT_BY_ONE = 3;
 
 /** Chance that it stumbles, spits back or stalls while it is cold, the choke half off as for warming up. */
 export function stumblesCold(scene: Scene): number {
-  const weak = logistic((HUNTS_UNDER - scene.see('richness', WARMING)) / FEELS);
-  const unheated = scene.machine.fit.spark
-    ? 0
-    : UNHEATED * Math.min(1, FELT_BY_ONE * (1 - scene.see('heats', CRANKING)));
-  return Math.max(1 - burnsAll(scene, WARMING), 0.9 * weak, HESITATES * scene.see('hesitates', WARMING), unheated);
+  const white = UNHEATED * Math.min(1, FELT_BY_ONE * unheated(scene));
+  return Math.max(uneasy(scene, WARMING), HESITATES * scene.see('hesitates', WARMING), white);
 }
-/** Chance that it idles unevenly, or not at all, once it is warm, for its mixture. */
-const uneasyWarm = (scene: Scene): number =>
-  Math.max(1 - burnsAll(scene, IDLE), 0.9 * logistic((HUNTS_UNDER - scene.see('richness', IDLE)) / FEELS));
+/** Chance that it idles unevenly, or not at all, for its mixture. */
+const uneasy = (scene: Scene, state: MachineState): number =>
+  Math.max(1 - burnsAll(scene, state), 0.9 * logistic((HUNTS_UNDER - scene.see('richness', state)) / FEELS));
 
 /** From this richness on, as it is turned, patience and a pumped pedal get it going; how often, by judgement. */
 const COAXED_FROM = 0.3;
@@ -42,7 +40,7 @@ function gotGoing(scene: Scene): number {
 }
 
 /** Chance that it runs badly for the first minutes, and well after them. */
-export const badUntilWarm = (scene: Scene): number => gotGoing(scene) * stumblesCold(scene) * (1 - uneasyWarm(scene));
+export const badUntilWarm = (scene: Scene): number => gotGoing(scene) * stumblesCold(scene) * (1 - uneasy(scene, IDLE));
 
 /** From a cold start until it is warm: what is too weak gives way as it warms, what is too rich comes with it. */
 export const warmingUp: CheckMaker = (machine) => {
@@ -71,7 +69,7 @@ export const warmingUp: CheckMaker = (machine) => {
       (scene) => {
         const runs = gotGoing(scene);
         const cold = stumblesCold(scene);
-        const warm = Math.max(uneasyWarm(scene), 0.9 * scene.see('uneven', IDLE));
+        const warm = Math.max(uneasy(scene, IDLE), 0.9 * scene.see('uneven', IDLE));
         const { black } = smokeOf(scene);
         return firstSeen(
           [

@@ -1,6 +1,6 @@
 import { springValveFlow } from '../network/elements/springValve.ts';
 import { solveTransient, type Circuit } from '../network/index.ts';
-import { ATMOSPHERE, headPascals, NO_LEAK, PETROL_DENSITY } from './vessels.ts';
+import { headPascals, NO_LEAK, outside, PETROL_DENSITY } from './vessels.ts';
 
 /** A tank that feeds a float bowl by gravity, its vent perhaps blocked. SI. */
 export interface GravityFeed {
@@ -19,7 +19,6 @@ export interface GravityFeed {
   /** Pressure of the air outside, pascal; that at sea level unless said. */
   outsidePascals?: number;
 }
-const outside = ({ outsidePascals = ATMOSPHERE }: GravityFeed): number => outsidePascals;
 
 const PATH = { discharge: 0.7, density: PETROL_DENSITY };
 /** Fuel that already stands in the bowl comes without resistance: this valve only says from when it is drawn on. */

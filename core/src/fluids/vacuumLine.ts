@@ -1,5 +1,5 @@
 import { solveTransient, valueAt, type Circuit } from '../network/index.ts';
-import { airVessel, ATMOSPHERE, NO_LEAK } from './vessels.ts';
+import { airVessel, NO_LEAK, outside } from './vessels.ts';
 
 /** A vacuum line with its actuator, shut off from its source. SI; pressures absolute. */
 export interface VacuumLine {
@@ -15,7 +15,6 @@ export interface VacuumLine {
   /** Pressure of the air outside, pascal; that at sea level unless said. */
   outsidePascals?: number;
 }
-const outside = ({ outsidePascals = ATMOSPHERE }: VacuumLine): number => outsidePascals;
 
 /** The line as a network: its air is a capacitor against a perfect vacuum, the air outside a source. */
 export function vacuumLineCircuit(line: VacuumLine): Circuit {

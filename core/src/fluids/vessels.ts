@@ -7,6 +7,9 @@ export const PETROL_DENSITY = 745;
 /** Air at sea level, pascal. */
 export const ATMOSPHERE = 101_325;
 
+/** Pressure outside, pascal, of what says where it works; that at sea level unless it does. */
+export const outside = ({ outsidePascals = ATMOSPHERE }: { outsidePascals?: number }): number => outsidePascals;
+
 /** Pressure of a column of liquid: ρ·g·h, pascal. */
 export const headPascals = (metres: number, density = PETROL_DENSITY): number => density * GRAVITY * metres;
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { drainHunt, hoursAtRest } from './drainHunt.ts';
+import { hoursToAQuarter } from '../trails/charge/balance.ts';
+import { drainHunt } from './drainHunt.ts';
 
 describe('circuit by circuit', () => {
   it('what falls away with a fuse was taken behind it', () => {
@@ -31,8 +32,8 @@ describe('circuit by circuit', () => {
     expect(drainHunt(0.03, []).says).toBe('nothing to find');
   });
   it('half an ampere empties three quarters of 55 Ah in three and a half days', () => {
-    expect(hoursAtRest(0.5, 55) / 24).toBeCloseTo((0.75 * 55) / 0.5 / 24, 9);
-    expect(hoursAtRest(0.5, 55) / 24).toBeCloseTo(3.4, 1);
-    expect(hoursAtRest(0, 55)).toBe(Infinity);
+    expect(hoursToAQuarter(0.5, 55) / 24).toBeCloseTo((0.75 * 55) / 0.5 / 24, 9);
+    expect(hoursToAQuarter(0.5, 55) / 24).toBeCloseTo(3.4, 1);
+    expect(hoursToAQuarter(0, 55)).toBe(Infinity);
   });
 });

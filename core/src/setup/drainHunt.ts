@@ -1,5 +1,3 @@
-import { TO_A_QUARTER } from '../trails/charge/balance.ts';
-
 /** What still flows with a circuit's fuse out, those before it left out as well. Amperes. */
 export interface Pulled {
   readonly circuit: string;
@@ -44,7 +42,3 @@ function saysOf(restAmps: number, taken: readonly Taken[], left: number, all: bo
   if (left <= REST_ALLOWED) return 'found';
   return all ? 'behind the fuses' : 'go on';
 }
-
-/** Hours until a full battery is down to a quarter, where it no longer turns an engine for certain. */
-export const hoursAtRest = (amps: number, ampHours: number): number =>
-  amps > 0 ? (TO_A_QUARTER * ampHours) / amps : Infinity;

@@ -14,6 +14,10 @@ export interface Story {
   readonly repaired: ReadonlySet<string>;
 }
 
+/** What was read since something was put right last. */
+export const sinceRepair = ({ readings, repaired }: Story): Reading[] =>
+  readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading);
+
 /** What every event has: its id, when it was entered and by whom. */
 export function entryOf(event: JobEvent): { id: string; at: string; by?: By | undefined } {
   switch (event.type) {

@@ -2,7 +2,7 @@ import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import type { Complaint, Reading, ReadingValue } from '../schema/job.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import type { Belief, Weigher } from './belief.ts';
-import type { PlacedReading } from './events.ts';
+import { sinceRepair } from './events.ts';
 import { shows } from './presence.ts';
 import { AT_ODDS_FROM, type Stray } from './suspects.ts';
 
@@ -11,11 +11,11 @@ export const mayHavePassed = (complaint: Complaint, reading: Reading): boolean =
 const TIMES_PASSING = 3;
 
 /** Checks read since the last repair, of which another reading would be the same. */
-export const readSince = ({ story: { readings, repaired } }: Belief, complaint: Complaint): ReadonlySet<string> =>
+export const readSince = ({ story }: Belief, complaint: Complaint): ReadonlySet<string> =>
   new Set(
-    readings
-      .filter((p) => p.repaired.size === repaired.size && !mayHavePassed(complaint, p.reading))
-      .map((p) => p.reading.checkId),
+    sinceRepair(story)
+      .filter((r) => !mayHavePassed(complaint, r))
+      .map((r) => r.checkId),
   );
 
 /** A reading this likely to have missed its mark is worth taking once more. */
@@ -28,17 +28,16 @@ const MOST_TIMES = 2;
  */
 export function settled(belief: Belief, strays: readonly Stray[], complaint: Complaint): Set<string> {
   const stray = new Map(strays.map((r) => [r.readingId, r.chance]));
-  const { readings, repaired } = belief.story;
-  const since = readings.filter((p) => p.repaired.size === repaired.size && p.reading.faultPresent !== 'no');
+  const since = sinceRepair(belief.story).filter((r) => r.faultPresent !== 'no');
   const times = new Map<string, number>();
-  for (const { reading } of since) times.set(reading.checkId, (times.get(reading.checkId) ?? 0) + 1);
-  const last = since.at(-1)?.reading.checkId;
-  const doubtful = ({ reading }: PlacedReading) =>
+  for (const { checkId } of since) times.set(checkId, (times.get(checkId) ?? 0) + 1);
+  const last = since.at(-1)?.checkId;
+  const doubtful = (reading: Reading) =>
     ((stray.get(reading.id) ?? 0) > REPEAT_FROM && times.get(reading.checkId)! < MOST_TIMES) ||
     (mayHavePassed(complaint, reading) && times.get(reading.checkId)! < TIMES_PASSING && reading.checkId !== last);
-  const done = new Set(since.filter((p) => !doubtful(p)).map((p) => p.reading.checkId));
+  const done = new Set(since.filter((r) => !doubtful(r)).map((r) => r.checkId));
   // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
-  return repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
+  return belief.story.repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
 }
 
 /** Two readings of one meter nearer than this on the ruler say the same. */
@@ -51,13 +50,9 @@ const saysTheSame = (check: Check, a: ReadingValue, b: ReadingValue): boolean =>
 };
 
 /** Whether a reading at odds with all the rest was taken again since the last repair, by a meter, and came out the same. */
-export function oddTwice(
-  weigher: Weigher,
-  { story: { readings, repaired } }: Belief,
-  strays: readonly Stray[],
-): boolean {
+export function oddTwice(weigher: Weigher, { story }: Belief, strays: readonly Stray[]): boolean {
   const odd = new Set(strays.filter((r) => r.chance > AT_ODDS_FROM).map((r) => r.readingId));
-  const since = readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading);
+  const since = sinceRepair(story);
   return since.some((r) => {
     const check = weigher.check(r.checkId);
     if (!odd.has(r.id) || !check || check.instrument === 'eyes') return false;

@@ -5,7 +5,7 @@ import type { Dimension } from '../quantity/index.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { MindChanger } from '../tracing/changeMind.ts';
-import { tell } from '../tracing/events.ts';
+import { sinceRepair, tell } from '../tracing/events.ts';
 import { mayHavePassed } from '../tracing/offered.ts';
 import { evidenceOf } from '../tracing/settingEvidence.ts';
 import type { Model, ModelRepair } from '../tracing/model.ts';
@@ -194,8 +194,7 @@ export function traceView(
 ): TraceView {
   const found: Trace = tracer.trace(complaint, events, now);
   const { verdict } = found;
-  const { readings, repaired } = tell(evidenceOf(tracer.model, events));
-  const since = readings.filter((p) => p.repaired.size === repaired.size).map((p) => p.reading);
+  const since = sinceRepair(tell(evidenceOf(tracer.model, events)));
   const taken = new Set(since.map((r) => r.checkId));
   const passing = new Set(since.filter((r) => mayHavePassed(complaint, r)).map((r) => r.checkId));
   return {

@@ -1,6 +1,7 @@
 import { CRANKING } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
 import { howItRuns } from '../howItRuns.ts';
+import { unheated } from '../squeeze.ts';
 import type { Symptom } from './symptom.ts';
 
 /** Degrees by which the spark may be out before it catches unwillingly. */
@@ -12,10 +13,10 @@ export const hardStart: Symptom = {
   likelihood: (scene) => {
     const { allDead, someDead, noneDead, weak, turns } = howItRuns(scene, CRANKING);
     // Turned for long it warms itself by what it squeezes, and goes in the end.
-    const unheated = scene.machine.fit.spark ? 0 : 0.7 * (1 - allDead) * (1 - scene.see('heats', CRANKING));
+    const cold = 0.7 * (1 - allDead) * unheated(scene);
     const late = logistic((Math.abs(scene.see('degreesOff', CRANKING)) - HARD_FROM) / 2);
     const felt = noneDead * (0.7 * weak ** 2 + 0.5 * late) + 0.15 * someDead + 0.1 * allDead;
-    return 0.01 + Math.max(felt, unheated) + 0.4 * (1 - turns);
+    return 0.01 + Math.max(felt, cold) + 0.4 * (1 - turns);
   },
   elsewhere: { spark: 0.15, fuel: 0.35, air: 0.2, timing: 0.12, compression: 0.3, crank: 0.1, charge: 0.1 },
 };

@@ -32,11 +32,15 @@ export interface Balance {
 const usualAmpHours = (cylinders: number, volts: number): number =>
   (cylinders <= 2 ? 14 : 55) * (volts === 6 ? 1.6 : 1);
 /** From a quarter to full, and what of the charge is kept. */
-export const TO_A_QUARTER = 0.75;
+const TO_A_QUARTER = 0.75;
 const KEPT = 0.85;
 /** A battery takes no more than this share of its ampere hours in an hour, whatever it is offered. */
 const TAKES = 0.25;
 const STEPS = 48;
+
+/** Hours until a full battery is down to a quarter, where it no longer turns an engine for certain. */
+export const hoursToAQuarter = (amps: number, ampHours: number): number =>
+  amps > 0 ? (TO_A_QUARTER * ampHours) / amps : Infinity;
 
 /** The balance sheet of a machine whose charging is told; nothing without a battery to keep. */
 export function balanceOf(scene: Scene): Balance | undefined {
@@ -72,7 +76,7 @@ export function balanceOf(scene: Scene): Balance | undefined {
     idleRpm,
     fastRpm,
     evenRpm: even?.rpm ?? null,
-    hoursToFlat: lacks > 0.05 ? (TO_A_QUARTER * ampHours) / lacks : null,
+    hoursToFlat: lacks > 0.05 ? hoursToAQuarter(lacks, ampHours) : null,
     hoursToFull: over > 0.05 ? (TO_A_QUARTER * ampHours) / (KEPT * over) : null,
     ampHours,
   };

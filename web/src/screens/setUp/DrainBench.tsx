@@ -1,4 +1,11 @@
-import { drainHunt, formatQuantity, hoursAtRest, REST_ALLOWED, type DrainHunt, type MachineBody } from '@pondu/core';
+import {
+  drainHunt,
+  formatQuantity,
+  hoursToAQuarter,
+  REST_ALLOWED,
+  type DrainHunt,
+  type MachineBody,
+} from '@pondu/core';
 import { Trash2 } from 'lucide-react';
 import { useId } from 'react';
 import type { StoredJob } from '../../api/types.ts';
@@ -51,7 +58,7 @@ export function DrainBench({
   const hunt = drainHunt(restAmps, sheet.pulled, sheet.all);
   const guilty = hunt.taken.filter((t) => t.stays).map((t) => `${t.circuit} (${amps(t.amps)})`);
   const left = (USUAL[machine.kind] ?? ELSE).filter((c) => !sheet.pulled.some((p) => p.circuit === c));
-  const days = ampHours !== undefined && hunt.left > 0 ? hoursAtRest(hunt.left, ampHours) / 24 : undefined;
+  const days = ampHours !== undefined && hunt.left > 0 ? hoursToAQuarter(hunt.left, ampHours) / 24 : undefined;
   const most = Math.max(REST_ALLOWED, ...hunt.taken.map((t) => t.amps));
 
   function pull() {

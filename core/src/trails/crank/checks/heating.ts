@@ -2,7 +2,7 @@ import { looking, touch, type CheckMaker } from '../../../machine/check.ts';
 import { figuresAt } from '../../../machine/figures.ts';
 import { firstSeen } from '../../../machine/seen.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
-import { HEAT_NODE, HEATING, PREHEATING } from '../heating.ts';
+import { HEAT_NODE, HEATING, heatVolts, PREHEATING } from '../heating.ts';
 
 /** What heats a cold diesel: volts at it, what it draws, and each by itself. */
 export const heatingChecks: CheckMaker = (machine) => {
@@ -32,11 +32,8 @@ export const heatingChecks: CheckMaker = (machine) => {
       instrument: 'clamp meter',
       probe: {
         kind: 'figure',
-        value: (scene) => {
-          const at = scene.solve(HEATING);
-          const volts = Math.abs(at.volts(HEAT_NODE) - at.volts(part.nodes['b']!));
-          return (volts * figuresAt(scene.params, PREHEATING).amps) / scene.machine.fit.volts;
-        },
+        value: (scene) =>
+          (heatVolts(scene, HEATING) * figuresAt(scene.params, PREHEATING).amps) / scene.machine.fit.volts,
       },
       needs: [PREHEATING],
       minutes: 1.2,

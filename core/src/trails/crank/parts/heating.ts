@@ -1,5 +1,5 @@
 import { inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
-import { HEATING, PREHEAT_FEED } from '../heating.ts';
+import { PREHEAT_FEED } from '../heating.ts';
 
 /** Relay or timer of the preheating, its strip fuse and its wire. */
 export const heatFeed: PartKind<'ohms'> = {
@@ -69,7 +69,7 @@ export const heat: PartKind<'amps', 'alive'> = {
     },
   ],
   elements: (p, { id, nodes, state, fit }) =>
-    (state.key === 'crank' && state.loads !== 'none') || state.at?.[PREHEAT_FEED] === HEATING.at[PREHEAT_FEED]
+    (state.key === 'crank' && state.loads !== 'none') || state.at?.[PREHEAT_FEED] === 'in'
       ? [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: fit.volts / p.amps }]
       : [],
 };
