@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
-import { inject } from 'vitest';
+import { expect, inject, onTestFailed } from 'vitest';
 
 const axeSource = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -47,6 +47,19 @@ const CAUTIONS = [
   'starting fluid',
 ];
 
+/** What stands on a page, for whoever reads why a test failed. */
+async function standing(page: Page): Promise<string> {
+  const seen = page.evaluate(() => {
+    const typed = [...document.querySelectorAll<HTMLInputElement>('input, select, textarea')].map(
+      (e) => `${e.id || e.name || e.type}=${e.value}`,
+    );
+    const focus = document.activeElement?.outerHTML.slice(0, 120) ?? 'nothing';
+    const state = `${document.visibilityState}, ${document.hasFocus() ? 'focused' : 'not focused'}, on ${focus}`;
+    return [location.href, state, typed.join(' '), document.body.innerText.slice(0, 3000)].join('\n');
+  });
+  return Promise.race([seen, new Promise<string>((done) => setTimeout(done, 3000, 'It does not answer.'))]);
+}
+
 /** A window of its own profile, so that drafts do not leak between tests. Errors on the page fail the test. */
 export async function openWindow(
   browser: Browser,
@@ -60,6 +73,11 @@ export async function openWindow(
     // A refusal by the server is logged by the browser itself; it is what some tests are about.
     if (m.type() === 'error' && !/status of 4\d\d/.test(m.text())) faults.push(m.text());
   });
+  // The benches open windows too, outside of any test.
+  if (expect.getState().currentTestName)
+    onTestFailed(async () => {
+      if (!page.isClosed()) console.error([...faults, await standing(page).catch(String)].join('\n'));
+    });
   await page.setViewport({ width, height });
   await page.evaluateOnNewDocument(
     (t, known) => {

@@ -29,6 +29,14 @@ describe('one job by the API alone', () => {
       .send({ checkId: 'coil-feed-closed', typed: '5 mV', faultPresent: 'yes' })
       .expect(201);
     await s.api.post(at('/readings')).send({ checkId: 'ballast-ohms', typed: 'OL', faultPresent: 'yes' }).expect(201);
+    const asked = trace.body.ranked[0].id as string;
+    await s.api.post(at('/asides')).send({ id: 'behind', checkId: asked, note: 'behind the dash' }).expect(201);
+    await s.api.post(at('/asides')).send({ id: 'behind', checkId: asked, note: 'behind the dash' }).expect(201);
+    expect(isProblem(await s.api.post(at('/asides')).send({ note: 'which?' }).expect(422)).fields![0]!.field).toBe(
+      'checkId',
+    );
+    const without = await s.api.get(at('/trace')).expect(200);
+    expect(without.body.ranked.map((r: { id: string }) => r.id)).not.toContain(asked);
     // Leads that touch nothing show nothing as well: the doubtful one may be taken once more.
     const doubted = await s.api.get(at('/trace')).expect(200);
     expect(doubted.body.verdict.kind).toBe('check');

@@ -57,8 +57,14 @@ describe('data of an earlier version', () => {
           `SELECT ref FROM search_docs WHERE id IN (SELECT rowid FROM search WHERE search MATCH '${word}')`,
         )
       )[0];
+    const aside = JSON.stringify({
+      type: 'aside',
+      aside: { id: 'a', checkId: 'look-cap', note: 'behind the dash', at: AT },
+    });
+    await store.models.events.create({ jobId: 'j', eventId: 'a', type: 'aside', body: aside });
     expect(await found('rusty')).toEqual([{ ref: 'j/r' }]);
     expect(await found('cap')).toEqual([{ ref: 'j/p' }]);
+    expect(await found('dash')).toEqual([{ ref: 'j/a' }]);
     await expect(store.models.events.create({ jobId: 'j', eventId: 'q', type: 'soup', body: '{}' })).rejects.toThrow();
     await store.close();
   });

@@ -22,6 +22,8 @@ export interface Following {
   readonly most?: number;
   /** What comes before: earlier readings and repairs. */
   readonly events?: readonly JobEvent[];
+  /** Whether nothing can be made of a check. */
+  readonly cannotTell?: (check: Check) => boolean;
   /** Which check to take; the tracer's first when it is not given. */
   readonly choose?: (belief: Belief, ranked: readonly RankedCheck[]) => Check | undefined;
 }
@@ -32,6 +34,11 @@ const AT = '2026-01-01T00:00:00Z';
 const read = (hidden: Pick<HiddenMachine, 'read'>, check: Check, now: Conditions, place: number): JobEvent => ({
   type: 'reading',
   reading: { ...now, id: `f${place}`, checkId: check.id, typed: '', note: '', at: AT, value: hidden.read(check) },
+});
+
+const setAside = (check: Check, place: number): JobEvent => ({
+  type: 'aside',
+  aside: { id: `f${place}`, checkId: check.id, note: '', at: AT },
 });
 
 /** Proves a repair out on a hidden machine: everything that happened, with what the prove-out asks for taken. */
@@ -74,6 +81,6 @@ export function follow(
     minutes += minutesOf(check, open);
     check.opens.forEach((o) => open.add(o));
     checks++;
-    events.push(read(hidden, check, now, events.length));
+    events.push(how.cannotTell?.(check) ? setAside(check, events.length) : read(hidden, check, now, events.length));
   }
 }

@@ -141,6 +141,18 @@ export const photoSchema = photoShape
   .meta({ id: 'Photo' });
 export type Photo = z.infer<typeof photoSchema>;
 
+/** A check that was tried and told nothing: out of reach, or nobody could say what it showed. */
+export const asideSchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    checkId: z.string().min(1).max(80),
+    note: z.string().max(1000).default(''),
+    at: z.iso.datetime(),
+    by: bySchema.optional(),
+  })
+  .meta({ id: 'Aside' });
+export type Aside = z.infer<typeof asideSchema>;
+
 export const snagSchema = z
   .object({
     id: z.string().min(1).max(64),
@@ -164,6 +176,7 @@ export const jobEventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('setting'), setting: settingSchema }),
   z.object({ type: z.literal('sheet'), sheet: sheetSchema }),
   z.object({ type: z.literal('photo'), photo: photoSchema }),
+  z.object({ type: z.literal('aside'), aside: asideSchema }),
 ]);
 export type JobEvent = z.infer<typeof jobEventSchema>;
 

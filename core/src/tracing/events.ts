@@ -12,6 +12,8 @@ export interface Story {
   readonly readings: readonly PlacedReading[];
   readonly fixes: readonly Fix[];
   readonly repaired: ReadonlySet<string>;
+  /** Checks that told nothing, tried since something was put right last. */
+  readonly aside: ReadonlySet<string>;
 }
 
 /** What was read since something was put right last. */
@@ -33,6 +35,8 @@ export function entryOf(event: JobEvent): { id: string; at: string; by?: By | un
       return event.sheet;
     case 'photo':
       return event.photo;
+    case 'aside':
+      return event.aside;
   }
 }
 
@@ -46,12 +50,16 @@ export function tell(events: readonly JobEvent[]): Story {
   const readings: PlacedReading[] = [];
   const fixes: Fix[] = [];
   let repaired: ReadonlySet<string> = new Set();
+  const aside = new Set<string>();
   for (const event of events) {
     if (event.type === 'fix') {
       fixes.push(event.fix);
       repaired = new Set([...repaired, event.fix.repairId]);
-    } else if (event.type === 'reading') {
+      aside.clear();
+    } else if (event.type === 'aside') aside.add(event.aside.checkId);
+    else if (event.type === 'reading') {
       const { reading } = event;
+      aside.delete(reading.checkId);
       const at = (reading.supersedes !== undefined && placeOf.get(reading.supersedes)) || repaired;
       placeOf.set(reading.id, at);
       if (superseded.has(reading.id)) continue;
@@ -59,5 +67,5 @@ export function tell(events: readonly JobEvent[]): Story {
       readings.push({ reading, repaired: at, earlier: earlier.map((p) => p.reading) });
     }
   }
-  return { readings, fixes, repaired };
+  return { readings, fixes, repaired, aside };
 }

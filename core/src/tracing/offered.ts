@@ -23,8 +23,8 @@ const REPEAT_FROM = 0.02;
 const MOST_TIMES = 2;
 
 /**
- * Checks that are not offered: done since the last repair, while the fault was there. One whose reading may be a slip
- * of the probe is offered again.
+ * Checks that are not offered: done since the last repair, while the fault was there, or set aside. One whose reading
+ * may be a slip of the probe is offered again.
  */
 export function settled(belief: Belief, strays: readonly Stray[], complaint: Complaint): Set<string> {
   const stray = new Map(strays.map((r) => [r.readingId, r.chance]));
@@ -35,7 +35,7 @@ export function settled(belief: Belief, strays: readonly Stray[], complaint: Com
   const doubtful = (reading: Reading) =>
     ((stray.get(reading.id) ?? 0) > REPEAT_FROM && times.get(reading.checkId)! < MOST_TIMES) ||
     (mayHavePassed(complaint, reading) && times.get(reading.checkId)! < TIMES_PASSING && reading.checkId !== last);
-  const done = new Set(since.filter((r) => !doubtful(r)).map((r) => r.checkId));
+  const done = new Set([...belief.story.aside, ...since.filter((r) => !doubtful(r)).map((r) => r.checkId)]);
   // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
   return belief.story.repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
 }

@@ -106,6 +106,13 @@ const CALLS: readonly Call[] = [
   },
   {
     method: 'post',
+    path: '/api/jobs/{id}/asides',
+    summary: 'Set a check aside that told nothing',
+    sends: schemas.newAsideSchema,
+    versioned: true,
+  },
+  {
+    method: 'post',
     path: '/api/jobs/{id}/photos',
     summary: 'Say what a photo shows: station, words, pins',
     sends: schemas.newPhotoSchema,

@@ -97,6 +97,9 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
   routes.post('/:id/sheets', (req, res) =>
     add(req, res, { type: 'sheet', sheet: entry(req, body(req, schemas.newSheetSchema)) }),
   );
+  routes.post('/:id/asides', (req, res) =>
+    add(req, res, { type: 'aside', aside: entry(req, body(req, schemas.newAsideSchema)) }),
+  );
   routes.post('/:id/photos', (req, res) =>
     add(req, res, { type: 'photo', photo: entry(req, body(req, schemas.newPhotoSchema)) }),
   );

@@ -1,4 +1,5 @@
 import {
+  asideSchema,
   causeSchema,
   complaintSchema,
   conditionsSchema,
@@ -72,6 +73,7 @@ export const newFixSchema = fixSchema.omit(own).extend(entered).meta({ id: 'NewF
 export const newCauseSchema = causeSchema.omit(own).extend(entered).meta({ id: 'NewCause' });
 export const newSettingSchema = settingSchema.omit(own).extend(entered).meta({ id: 'NewSetting' });
 export const newSheetSchema = sheetSchema.omit(own).extend(entered).meta({ id: 'NewSheet' });
+export const newAsideSchema = asideSchema.omit(own).extend(entered).meta({ id: 'NewAside' });
 export const newPhotoSchema = photoSchema.omit(own).extend(entered).meta({ id: 'NewPhoto' });
 export const newSnagSchema = snagSchema.omit(own).extend(entered).meta({ id: 'NewSnag' });
 /** A snag as sent: with the id of one that is there, only what changes of it. */

@@ -1,5 +1,6 @@
 import {
   entryOf,
+  type Aside,
   type Cause,
   type Fix,
   type JobBody,
@@ -30,6 +31,8 @@ function eventOf({ id, at, path, body }: Entry): JobEvent | undefined {
       return { type: 'setting', setting: entry as Setting };
     case '/sheets':
       return { type: 'sheet', sheet: entry as Sheet };
+    case '/asides':
+      return { type: 'aside', aside: entry as Aside };
     case '/photos':
       return { type: 'photo', photo: entry as Photo };
     default:

@@ -4,9 +4,10 @@ import { first } from './001-first.ts';
 import { lists } from './002-lists.ts';
 import { pictures } from './003-pictures.ts';
 import { simulations } from './004-simulations.ts';
+import { asides } from './005-asides.ts';
 import type { Migration } from './migration.ts';
 
-export const MIGRATIONS: readonly Migration[] = [first, lists, pictures, simulations];
+export const MIGRATIONS: readonly Migration[] = [first, lists, pictures, simulations, asides];
 
 /** Brings the data up to date, each step whole or not at all: what stops in the middle of one leaves what was there. */
 export async function migrate(sequelize: Sequelize, migrations = MIGRATIONS): Promise<void> {

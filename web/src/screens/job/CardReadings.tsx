@@ -20,7 +20,10 @@ export function CardReadings({
   const superseded = new Set(
     events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
   );
-  const rows = events.filter((e) => e.type === 'fix' || (e.type === 'reading' && !superseded.has(e.reading.id)));
+  const rows = events.filter(
+    (e) => e.type === 'fix' || e.type === 'aside' || (e.type === 'reading' && !superseded.has(e.reading.id)),
+  );
+  const labelOf = (id: string) => checks.find((c) => c.check.id === id)?.check.label ?? id;
   if (rows.length === 0) return <p>None yet.</p>;
   const wellWords = (id: string): string => {
     const found = checks.find((c) => c.check.id === id);
@@ -54,11 +57,17 @@ export function CardReadings({
                 {e.fix.what}
               </td>
             </tr>
+          ) : e.type === 'aside' ? (
+            <tr key={e.aside.id} className="border-t border-rule align-top">
+              <td className="whitespace-nowrap pr-3">{format(new Date(e.aside.at), 'd MMM HH:mm')}</td>
+              <td className="pr-3">{labelOf(e.aside.checkId)}</td>
+              <td colSpan={2}>could not tell</td>
+            </tr>
           ) : e.type === 'reading' ? (
             <tr key={e.reading.id} className="border-t border-rule align-top">
               <td className="whitespace-nowrap pr-3">{format(new Date(e.reading.at), 'd MMM HH:mm')}</td>
               <td className="pr-3">
-                {checks.find((c) => c.check.id === e.reading.checkId)?.check.label ?? e.reading.checkId}
+                {labelOf(e.reading.checkId)}
                 {trails.length > 1 && <span className="tag ml-2">{trailWords(e.reading.checkId)}</span>}
               </td>
               <td className="pr-3 font-semibold">

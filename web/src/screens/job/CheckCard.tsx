@@ -157,6 +157,7 @@ export function CheckCard({
                 </Button>
               )}
               <SaveButton entry={entry} understood={understood} />
+              {!proving && !entry.correcting && <AsideButton entry={entry} />}
               <Alternatives ranked={alternatives} onChoose={onChoose} />
             </div>
             <p
@@ -177,6 +178,7 @@ export function CheckCard({
             <WordRuler ruler={ruler} value={entry.typed} onChange={entry.setTyped} few={check.plugs > 1} />
             <div className="flex flex-wrap items-center gap-3">
               <SaveButton entry={entry} understood={understood} />
+              {!proving && !entry.correcting && <AsideButton entry={entry} />}
               <Alternatives ranked={alternatives} onChoose={onChoose} />
               {entry.error && (
                 <p role="alert" className="font-medium text-danger">
@@ -252,6 +254,15 @@ function SaveButton({ entry, understood }: { entry: ReadingEntry; understood: bo
   return (
     <Button look="do" type="submit" className="!min-h-14 !px-6" disabled={entry.saving || !understood}>
       {entry.saving ? 'Saving…' : 'Save reading'}
+    </Button>
+  );
+}
+
+/** Out of reach, or nobody can say what it shows. */
+function AsideButton({ entry }: { entry: ReadingEntry }) {
+  return (
+    <Button className="!min-h-14" disabled={entry.saving} onClick={entry.setAside}>
+      Cannot tell
     </Button>
   );
 }

@@ -28,7 +28,7 @@ function Whence({ event, waits }: { event: JobEvent; waits: boolean }) {
 const STANDING = { well: 'well', above: 'above the band', below: 'below the band', off: 'off' } as const;
 
 /** What is not a reading, in one line. */
-function lineOf(event: Exclude<JobEvent, { type: 'reading' }>): string {
+function lineOf(event: Exclude<JobEvent, { type: 'reading' }>, labelOf: (checkId: string) => string): string {
   switch (event.type) {
     case 'fix':
       return `Repair: ${event.fix.what}${event.fix.temporary ? ' (temporary)' : ''}`;
@@ -40,6 +40,8 @@ function lineOf(event: Exclude<JobEvent, { type: 'reading' }>): string {
       return `Bench: ${event.sheet.body.kind}`;
     case 'photo':
       return event.photo.gone ? 'Photo taken away' : `Photo: ${event.photo.words || 'no words'}`;
+    case 'aside':
+      return `Could not tell: ${labelOf(event.aside.checkId)}`;
   }
 }
 
@@ -65,6 +67,7 @@ export function Log({
   );
   const waiting = new Set(useOutbox().map((e) => e.id));
   const checkOf = (id: string) => checks.find((c) => c.check.id === id)?.check;
+  const labelOf = (id: string) => checkOf(id)?.label ?? id;
   return (
     <Collapsible.Root open={open} onOpenChange={onOpenChange} className="card lg:col-span-2">
       <Collapsible.Trigger id="log" className="flex min-h-12 w-full items-center gap-2 px-4 text-left font-semibold">
@@ -91,7 +94,7 @@ export function Log({
                   className={`flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-1 ${old ? 'text-soft line-through' : ''}`}
                 >
                   <span className="tag w-24">{format(new Date(reading.at), 'd MMM HH:mm')}</span>
-                  <span className="grow basis-56">{check?.label ?? reading.checkId}</span>
+                  <span className="grow basis-56">{labelOf(reading.checkId)}</span>
                   <b className={`w-32 ${failed && !old ? 'text-lost' : ''}`}>{readingWords(reading, check)}</b>
                   <span className="w-28 text-[14px]">{STANDING[failed?.standing ?? 'well']}</span>
                   <span className="tag w-40">
@@ -121,7 +124,7 @@ export function Log({
             return (
               <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-4 bg-sunk/50 px-4 py-1">
                 <span className="tag w-24">{format(new Date(at), 'd MMM HH:mm')}</span>
-                <b>{lineOf(e)}</b>
+                <b>{lineOf(e, labelOf)}</b>
                 <Whence event={e} waits={waiting.has(id)} />
               </li>
             );

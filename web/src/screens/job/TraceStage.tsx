@@ -30,6 +30,8 @@ import { VerdictBanner } from './VerdictBanner.tsx';
 function unproposed(checkId: string, checks: ModelView['checks'], events: readonly JobEvent[]): string {
   if (events.some((e) => e.type === 'reading' && e.reading.checkId === checkId))
     return 'Done before. The same again tells that the leads had not slipped, and little more.';
+  if (events.some((e) => e.type === 'aside' && e.aside.checkId === checkId))
+    return 'Set aside: it told nothing. A reading of it counts all the same.';
   const own = checks.find((c) => c.check.id === checkId);
   if (own && !own.owned)
     return `Not proposed: no ${own.check.instrument} here. A reading that was taken counts all the same.`;

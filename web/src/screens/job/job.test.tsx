@@ -155,6 +155,7 @@ describe('the check', () => {
     saving: false,
     correcting: undefined,
     save: vi.fn(),
+    setAside: vi.fn(),
     gaugeUnit: 'kPa',
     setGaugeUnit: vi.fn(),
     previewInput: undefined,
@@ -201,6 +202,15 @@ describe('the check', () => {
     expect(shown({ again: true, passing: true })).toContain('it comes and goes, and may have been away');
     expect(shown({ id: 'try-it' })).toContain('before measuring on, ask the engine');
     expect(shown({})).toContain('Tells most for its minutes');
+  });
+  it('may be set aside where nobody can tell, but not in a correction', async () => {
+    const e = entry();
+    card('points-drop', e);
+    await userEvent.click(screen.getByRole('button', { name: 'Cannot tell' }));
+    expect(e.setAside).toHaveBeenCalledOnce();
+    cleanup();
+    card('points-drop', entry({ correcting: 'r1' }));
+    expect(screen.queryByRole('button', { name: 'Cannot tell' })).toBeNull();
   });
   it('has a button for OL on ohms alone', async () => {
     const e = entry();

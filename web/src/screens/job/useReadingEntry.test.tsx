@@ -86,6 +86,18 @@ describe('a reading on its way in', () => {
     });
     expect(hook.result.current.typed).toBe('');
   });
+  it('that told nothing is set aside: the check, what was noted, and nothing that was typed', async () => {
+    answer = () => ({ status: 201, body: stored() });
+    const { hook, saved } = entry();
+    await waitFor(() => expect(hook.result.current).not.toBeNull());
+    typed(hook, '12');
+    act(() => hook.result.current.setNote('behind the dash'));
+    act(() => hook.result.current.setAside());
+    await waitFor(() => expect(saved).toHaveBeenCalledOnce());
+    expect(posts).toHaveLength(1);
+    expect(posts[0]!.body).toEqual({ id: expect.any(String), checkId: 'battery-rest', note: 'behind the dash' });
+    expect(hook.result.current.typed).toBe('');
+  });
   it('nothing typed is asked for, not sent', async () => {
     const { hook } = entry();
     await waitFor(() => expect(hook.result.current).not.toBeNull());

@@ -48,6 +48,8 @@ export interface ReadingEntry {
   saving: boolean;
   correcting: string | undefined;
   save: (confirmed?: boolean) => void;
+  /** It told nothing: the check is left, and another one asked for. */
+  setAside: () => void;
   /** The job with the reading that is being typed, to show what it would change. */
   previewInput: JobInput | undefined;
 }
@@ -85,27 +87,11 @@ export function useReadingEntry({ place, now, checkId, free, correcting, begun, 
   const { value, error } = parse(check, meant);
   const own = problem?.key === draftKey + typed ? problem : undefined;
 
-  async function send(confirmed: boolean) {
-    if (!check) return;
-    if (!value)
-      return setProblem({
-        key: draftKey + typed,
-        text: check.dimension ? 'Type the reading.' : 'Pick what it showed.',
-        absurd: false,
-      });
+  /** Sends what was entered; what is refused stays in its box, with why. */
+  async function enter(path: string, body: Record<string, unknown>) {
     setSaving(true);
     try {
-      const sent = {
-        checkId: check.id,
-        typed: meant,
-        value,
-        note,
-        confirmed,
-        ...conditions,
-        ...(correcting ? { supersedes: correcting } : {}),
-        ...(probe ? { probe } : {}),
-      };
-      await write('POST', '/readings', sent);
+      await write('POST', path, body);
       clearTyped();
       clearNote();
       setProblem(undefined);
@@ -123,6 +109,26 @@ export function useReadingEntry({ place, now, checkId, free, correcting, begun, 
     } finally {
       setSaving(false);
     }
+  }
+
+  async function send(confirmed: boolean) {
+    if (!check) return;
+    if (!value)
+      return setProblem({
+        key: draftKey + typed,
+        text: check.dimension ? 'Type the reading.' : 'Pick what it showed.',
+        absurd: false,
+      });
+    await enter('/readings', {
+      checkId: check.id,
+      typed: meant,
+      value,
+      note,
+      confirmed,
+      ...conditions,
+      ...(correcting ? { supersedes: correcting } : {}),
+      ...(probe ? { probe } : {}),
+    });
   }
 
   return {
@@ -143,6 +149,7 @@ export function useReadingEntry({ place, now, checkId, free, correcting, begun, 
     saving,
     correcting,
     save: (confirmed = false) => void send(confirmed),
+    setAside: () => void (check && enter('/asides', { checkId: check.id, note })),
     previewInput:
       value && check
         ? { ...input, events: [...input.events, typedEvent(check, value, conditions, correcting, probe)] }
