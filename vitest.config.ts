@@ -45,6 +45,8 @@ export default defineConfig({
           sequence: { groupOrder: 2 },
           testTimeout: 90_000,
           hookTimeout: 60_000,
+          // A browser on a machine that does more than this; what passes only so is named at the end.
+          retry: 1,
         },
       },
     ],

@@ -21,6 +21,8 @@ export const launch = (more: readonly string[] = []): Promise<Browser> =>
     ],
   });
 
+const POLL_MS = 100;
+
 export interface Options {
   theme?: 'light' | 'dim';
   width?: number;
@@ -67,6 +69,10 @@ export async function openWindow(
 ) {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
+  // A page that draws no frames for a while is asked all the same.
+  const wait = page.waitForFunction.bind(page);
+  page.waitForFunction = ((fn, how = {}, ...args) =>
+    wait(fn, { polling: POLL_MS, ...how }, ...args)) as Page['waitForFunction'];
   const faults: string[] = [];
   page.on('pageerror', (e) => faults.push(e instanceof Error ? e.message : String(e)));
   page.on('console', (m) => {
@@ -97,13 +103,23 @@ export const go = async (page: Page, path: string): Promise<void> => {
 
 /** By role and accessible name, as a reader of the screen would find it. */
 export const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;
-/** A button or a link is pressed with Enter, wherever a late line of text has moved it to; the rest is clicked. */
+/**
+ * A button or a link is pressed where it stands in the page, wherever a late line of text has moved it to, and sought
+ * again where the page was drawn anew meanwhile; the rest is clicked.
+ */
 export const click = async (page: Page, role: string, name: string): Promise<void> => {
   const found = page.locator(named(role, name)).setWaitForEnabled(true);
   if (role !== 'button' && role !== 'link') return found.click();
-  const handle = await found.waitHandle();
-  await handle.focus();
-  await page.keyboard.press('Enter');
+  for (;;) {
+    const handle = await found.waitHandle();
+    const pressed = await handle.evaluate((e) => {
+      if (!(e instanceof HTMLElement) || !e.isConnected || e.matches(':disabled')) return false;
+      e.focus();
+      e.click();
+      return true;
+    });
+    if (pressed) return;
+  }
 };
 export const type = async (page: Page, name: string, text: string): Promise<void> => {
   await page.locator(named('textbox', name)).fill(text);

@@ -281,7 +281,7 @@ const MENDED_FROM = 0.02;
 /** What is seen broken is put right from this share on. */
 const SEEN_FROM = 0.85;
 /** What costs next to nothing and is soon done is done a little sooner: a belt that is slack, a hose that is off. */
-const SOON_DONE = { minutes: 15, money: 5, from: 0.7 } as const;
+const SOON_DONE = { minutes: 10, money: 1, from: 0.7 } as const;
 const seenFrom = ({ minutes, money }: ModelRepair): number =>
   minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
 
