@@ -76,6 +76,7 @@ export function CheckCard({
   const [understood, understand] = useUnderstood(check.cautions);
   const toOpen = check.opens.filter((o) => !opened.includes(o));
   const minutes = rank?.minutesNow ?? check.minutes;
+  const mayLeave = rank !== undefined && !proving && !entry.correcting;
   const reading =
     entry.value?.kind === 'number' ? entry.value.value : entry.value?.kind === 'open' ? Infinity : undefined;
   return (
@@ -157,7 +158,7 @@ export function CheckCard({
                 </Button>
               )}
               <SaveButton entry={entry} understood={understood} />
-              {!proving && !entry.correcting && <AsideButton entry={entry} />}
+              {mayLeave && <AsideButton entry={entry} />}
               <Alternatives ranked={alternatives} onChoose={onChoose} />
             </div>
             <p
@@ -178,7 +179,7 @@ export function CheckCard({
             <WordRuler ruler={ruler} value={entry.typed} onChange={entry.setTyped} few={check.plugs > 1} />
             <div className="flex flex-wrap items-center gap-3">
               <SaveButton entry={entry} understood={understood} />
-              {!proving && !entry.correcting && <AsideButton entry={entry} />}
+              {mayLeave && <AsideButton entry={entry} />}
               <Alternatives ranked={alternatives} onChoose={onChoose} />
               {entry.error && (
                 <p role="alert" className="font-medium text-danger">
@@ -258,7 +259,7 @@ function SaveButton({ entry, understood }: { entry: ReadingEntry; understood: bo
   );
 }
 
-/** Out of reach, or nobody can say what it shows. */
+/** What is proposed may be out of reach, or nobody can say what it shows. */
 function AsideButton({ entry }: { entry: ReadingEntry }) {
   return (
     <Button className="!min-h-14" disabled={entry.saving} onClick={entry.setAside}>

@@ -205,11 +205,16 @@ describe('the check', () => {
   });
   it('may be set aside where nobody can tell, but not in a correction', async () => {
     const e = entry();
-    card('points-drop', e);
+    const proposed = view([]).ranked[0]!;
+    card('points-drop', e, [], proposed);
     await userEvent.click(screen.getByRole('button', { name: 'Cannot tell' }));
     expect(e.setAside).toHaveBeenCalledOnce();
     cleanup();
-    card('points-drop', entry({ correcting: 'r1' }));
+    card('points-drop', entry({ correcting: 'r1' }), [], proposed);
+    expect(screen.queryByRole('button', { name: 'Cannot tell' })).toBeNull();
+    cleanup();
+    // What nobody proposed need not be set aside.
+    card('points-drop', entry());
     expect(screen.queryByRole('button', { name: 'Cannot tell' })).toBeNull();
   });
   it('has a button for OL on ohms alone', async () => {
