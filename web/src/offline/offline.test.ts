@@ -80,6 +80,20 @@ describe('what is entered', () => {
     await outbox.flush();
     expect(sent.slice(1).map((s) => s.body['typed'])).toEqual(['1', '2', '3']);
   });
+  it('goes up though this browser’s own store does not answer', async () => {
+    vi.useFakeTimers();
+    const store = await keep();
+    const never = new Promise<never>(() => undefined);
+    const put = vi.spyOn(store, 'putEntry').mockReturnValue(never);
+    const drop = vi.spyOn(store, 'dropEntry').mockReturnValue(never);
+    answers = ok;
+    const entered = enter('12.4');
+    await vi.runAllTimersAsync();
+    expect((await entered).state).toBe('sent');
+    expect(sent).toHaveLength(1);
+    for (const spy of [put, drop]) spy.mockRestore();
+    vi.useRealTimers();
+  });
   it('stops at the first that finds no answer, and loses none', async () => {
     link.state = 'gone';
     for (const typed of ['1', '2', '3']) await enter(typed);

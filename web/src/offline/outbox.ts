@@ -5,7 +5,7 @@ import type { ApiProblem } from '../api/problem.ts';
 import { problemOf } from '../api/problem.ts';
 import type { StoredJob } from '../api/types.ts';
 import type { Entry } from './entry.ts';
-import { keep } from './keep.ts';
+import { inTime, keep } from './keep.ts';
 import { link } from './link.ts';
 
 export type Draft = Pick<Entry, 'jobId' | 'method' | 'path' | 'body' | 'blob' | 'version'>;
@@ -22,6 +22,17 @@ const bodyOf = (entry: Entry): Record<string, unknown> => {
   const late = named && Date.now() - Date.parse(entry.at) > LATE_MS;
   return { ...(named ? { id: entry.id } : {}), ...entry.body, ...(late ? { at: entry.at } : {}) };
 };
+
+const kept = (entry: Entry): Promise<void> =>
+  inTime(
+    keep().then((k) => k.putEntry(entry)),
+    undefined,
+  );
+const forgotten = (id: string): Promise<void> =>
+  inTime(
+    keep().then((k) => k.dropEntry(id)),
+    undefined,
+  );
 
 /** What was entered and is not acknowledged yet; it goes up in the order in which it was entered. */
 class Outbox {
@@ -44,11 +55,11 @@ class Outbox {
     for (const watcher of this.watchers) watcher();
   }
   private async put(entry: Entry): Promise<void> {
-    await (await keep()).putEntry(entry);
+    await kept(entry);
     this.show([...this.entries.filter((e) => e.id !== entry.id), entry].sort((a, b) => a.seq - b.seq));
   }
   async drop(id: string): Promise<void> {
-    await (await keep()).dropEntry(id);
+    await forgotten(id);
     this.show(this.entries.filter((e) => e.id !== id));
   }
 
@@ -68,7 +79,7 @@ class Outbox {
       code: '',
     };
     const behind = this.entries.some((e) => e.jobId === entry.jobId && e.state === 'waiting');
-    await (await keep()).putEntry(entry);
+    await kept(entry);
     if (behind || link.state === 'gone') {
       await this.put(entry);
       if (link.state !== 'gone') void this.flush();
@@ -76,7 +87,7 @@ class Outbox {
     }
     try {
       const job = await this.send(entry, entry.version);
-      await (await keep()).dropEntry(id);
+      await forgotten(id);
       return { state: 'sent', job };
     } catch (error) {
       const problem = problemOf(error);
@@ -84,7 +95,7 @@ class Outbox {
         await this.put(entry);
         return { state: 'waiting', entry };
       }
-      await (await keep()).dropEntry(id);
+      await forgotten(id);
       throw problem;
     }
   }

@@ -1,4 +1,4 @@
-import { keep } from './keep.ts';
+import { inTime, keep } from './keep.ts';
 
 /** Remembers what the server showed, for when it cannot be asked. A full store loses only that. */
 export const remember = (path: string, value: unknown): void =>
@@ -7,4 +7,8 @@ export const remember = (path: string, value: unknown): void =>
     .catch(() => undefined);
 
 /** What was last seen there; undefined where nothing was. */
-export const recall = async (path: string): Promise<unknown> => (await keep()).getSeen(path);
+export const recall = (path: string): Promise<unknown> =>
+  inTime(
+    keep().then((k) => k.getSeen(path)),
+    undefined,
+  );
