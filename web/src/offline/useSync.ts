@@ -4,7 +4,7 @@ import type { Change, JobRow, Page, Summary } from '../api/types.ts';
 import { link } from './link.ts';
 import { outbox } from './outbox.ts';
 
-type Mutate = ReturnType<typeof useSWRConfig>['mutate'];
+type Screens = Pick<ReturnType<typeof useSWRConfig>, 'mutate' | 'cache'>;
 
 /** Every page of a list that is shown. */
 const listsOf = (address: string) => (key: unknown) => typeof key === 'string' && key.startsWith(`${address}?`);
@@ -15,7 +15,7 @@ const withSummary = (page: Page<JobRow>, id: string, summary: Summary): Page<Job
 });
 
 /** Puts what the workshop tells in its place, so that open screens follow. */
-function follow(mutate: Mutate, change: Change): void {
+function follow({ mutate, cache }: Screens, change: Change): void {
   switch (change.type) {
     case 'job':
       void mutate(`/jobs/${change.id}`);
@@ -39,14 +39,16 @@ function follow(mutate: Mutate, change: Change): void {
       return void mutate('/door');
     case 'summary': {
       const shown = (known?: Page<JobRow>) => known && withSummary(known, change.id, change.summary);
-      return void mutate<Page<JobRow>>(listsOf('/jobs'), shown, { revalidate: false });
+      // A list that is on its way would be thrown away for what is put in its place: that one is asked for anew.
+      const revalidate = (_page: unknown, key: unknown) => cache.get(String(key))?.isValidating === true;
+      return void mutate<Page<JobRow>>(listsOf('/jobs'), shown, { revalidate });
     }
   }
 }
 
 /** Keeps this page in step with the workshop: hears what changes, and sends up what was entered without a signal. */
 export function useSync(): void {
-  const { mutate } = useSWRConfig();
+  const { mutate, cache } = useSWRConfig();
   useEffect(() => {
     link.start();
     outbox.sent = (job) => {
@@ -63,7 +65,7 @@ export function useSync(): void {
       before = link.state;
     };
     void outbox.load().then(() => (link.state === 'here' ? outbox.flush() : undefined));
-    const stops = [link.watch(back), link.listen((change) => follow(mutate, change))];
+    const stops = [link.watch(back), link.listen((change) => follow({ mutate, cache }, change))];
     return () => stops.forEach((stop) => stop());
-  }, [mutate]);
+  }, [mutate, cache]);
 }
