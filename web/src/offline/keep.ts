@@ -66,12 +66,12 @@ async function open(): Promise<Keep> {
 /** Longer than this nobody waits for a store that does not answer, as while a page that was left still holds it. */
 const PATIENCE_MS = 3000;
 
-/** What a store answers in time, else `otherwise`; what was asked of it is done when it comes round to it. */
-export async function inTime<T>(asked: Promise<T>, otherwise: T): Promise<T> {
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const late = new Promise<T>((done) => (timer = setTimeout(done, PATIENCE_MS, otherwise)));
-  return Promise.race([asked, late]).finally(() => clearTimeout(timer));
-}
-
 let opened: Promise<Keep> | undefined;
 export const keep = (): Promise<Keep> => (opened ??= open());
+
+/** What the store answers in time; nothing when it is late: what was asked of it is done when it comes round to it. */
+export async function inTime<T>(ask: (store: Keep) => Promise<T>): Promise<T | undefined> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<undefined>((done) => (timer = setTimeout(done, PATIENCE_MS, undefined)));
+  return Promise.race([keep().then(ask), late]).finally(() => clearTimeout(timer));
+}

@@ -23,17 +23,6 @@ const bodyOf = (entry: Entry): Record<string, unknown> => {
   return { ...(named ? { id: entry.id } : {}), ...entry.body, ...(late ? { at: entry.at } : {}) };
 };
 
-const kept = (entry: Entry): Promise<void> =>
-  inTime(
-    keep().then((k) => k.putEntry(entry)),
-    undefined,
-  );
-const forgotten = (id: string): Promise<void> =>
-  inTime(
-    keep().then((k) => k.dropEntry(id)),
-    undefined,
-  );
-
 /** What was entered and is not acknowledged yet; it goes up in the order in which it was entered. */
 class Outbox {
   entries: readonly Entry[] = [];
@@ -55,11 +44,11 @@ class Outbox {
     for (const watcher of this.watchers) watcher();
   }
   private async put(entry: Entry): Promise<void> {
-    await kept(entry);
+    await inTime((k) => k.putEntry(entry));
     this.show([...this.entries.filter((e) => e.id !== entry.id), entry].sort((a, b) => a.seq - b.seq));
   }
   async drop(id: string): Promise<void> {
-    await forgotten(id);
+    await inTime((k) => k.dropEntry(id));
     this.show(this.entries.filter((e) => e.id !== id));
   }
 
@@ -79,7 +68,7 @@ class Outbox {
       code: '',
     };
     const behind = this.entries.some((e) => e.jobId === entry.jobId && e.state === 'waiting');
-    await kept(entry);
+    await inTime((k) => k.putEntry(entry));
     if (behind || link.state === 'gone') {
       await this.put(entry);
       if (link.state !== 'gone') void this.flush();
@@ -87,7 +76,7 @@ class Outbox {
     }
     try {
       const job = await this.send(entry, entry.version);
-      await forgotten(id);
+      await inTime((k) => k.dropEntry(id));
       return { state: 'sent', job };
     } catch (error) {
       const problem = problemOf(error);
@@ -95,7 +84,7 @@ class Outbox {
         await this.put(entry);
         return { state: 'waiting', entry };
       }
-      await forgotten(id);
+      await inTime((k) => k.dropEntry(id));
       throw problem;
     }
   }

@@ -7,8 +7,4 @@ export const remember = (path: string, value: unknown): void =>
     .catch(() => undefined);
 
 /** What was last seen there; undefined where nothing was. */
-export const recall = (path: string): Promise<unknown> =>
-  inTime(
-    keep().then((k) => k.getSeen(path)),
-    undefined,
-  );
+export const recall = (path: string): Promise<unknown> => inTime((k) => k.getSeen(path));

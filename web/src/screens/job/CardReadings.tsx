@@ -1,6 +1,7 @@
-import { formatBand, type CheckView, type JobEvent, type Landing } from '@pondu/core';
+import { formatBand, type JobEvent, type Landing } from '@pondu/core';
 import { format } from 'date-fns';
 import { trailOf, type Trails } from '../../words/byTrail.ts';
+import { checkOf, labelOf, type Checks } from '../../words/checks.ts';
 import { TRAIL_LABELS } from '../../words/trails.ts';
 import { readingWords } from './Log.tsx';
 
@@ -12,7 +13,7 @@ export function CardReadings({
   wells,
 }: {
   events: readonly JobEvent[];
-  checks: readonly { check: CheckView }[];
+  checks: Checks;
   /** What each check read should show, by its id. */
   wells: Readonly<Record<string, Landing>>;
   trails: Trails;
@@ -23,20 +24,17 @@ export function CardReadings({
   const rows = events.filter(
     (e) => e.type === 'fix' || e.type === 'aside' || (e.type === 'reading' && !superseded.has(e.reading.id)),
   );
-  const labelOf = (id: string) => checks.find((c) => c.check.id === id)?.check.label ?? id;
   if (rows.length === 0) return <p>None yet.</p>;
   const wellWords = (id: string): string => {
-    const found = checks.find((c) => c.check.id === id);
-    if (!found) return '';
-    const { check } = found;
+    const check = checkOf(checks, id);
     const well = wells[id];
-    if (!well) return '';
+    if (!check || !well) return '';
     if (check.dimension === null) return Object.entries(well.words).sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
     return well.openShare === 1 ? 'OL' : formatBand(well.low, well.high, check.dimension);
   };
   const trailWords = (id: string): string => {
-    const found = checks.find((c) => c.check.id === id);
-    const trail = found && trailOf(trails, found.check.station);
+    const check = checkOf(checks, id);
+    const trail = check && trailOf(trails, check.station);
     return trail ? TRAIL_LABELS[trail] : '';
   };
   return (
@@ -60,18 +58,18 @@ export function CardReadings({
           ) : e.type === 'aside' ? (
             <tr key={e.aside.id} className="border-t border-rule align-top">
               <td className="whitespace-nowrap pr-3">{format(new Date(e.aside.at), 'd MMM HH:mm')}</td>
-              <td className="pr-3">{labelOf(e.aside.checkId)}</td>
+              <td className="pr-3">{labelOf(checks, e.aside.checkId)}</td>
               <td colSpan={2}>could not tell</td>
             </tr>
           ) : e.type === 'reading' ? (
             <tr key={e.reading.id} className="border-t border-rule align-top">
               <td className="whitespace-nowrap pr-3">{format(new Date(e.reading.at), 'd MMM HH:mm')}</td>
               <td className="pr-3">
-                {labelOf(e.reading.checkId)}
+                {labelOf(checks, e.reading.checkId)}
                 {trails.length > 1 && <span className="tag ml-2">{trailWords(e.reading.checkId)}</span>}
               </td>
               <td className="pr-3 font-semibold">
-                {readingWords(e.reading, checks.find((c) => c.check.id === e.reading.checkId)?.check)}
+                {readingWords(e.reading, checkOf(checks, e.reading.checkId))}
                 {e.reading.warmth === 'hot' && ' (hot)'}
               </td>
               <td>{wellWords(e.reading.checkId)}</td>

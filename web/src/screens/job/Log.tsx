@@ -4,6 +4,7 @@ import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
 import { useOutbox } from '../../offline/outbox.ts';
+import { checkOf, labelOf, type Checks } from '../../words/checks.ts';
 import type { JobPlace } from './place.ts';
 
 export const readingWords = (reading: Reading, check: CheckView | undefined): string => {
@@ -28,7 +29,7 @@ function Whence({ event, waits }: { event: JobEvent; waits: boolean }) {
 const STANDING = { well: 'well', above: 'above the band', below: 'below the band', off: 'off' } as const;
 
 /** What is not a reading, in one line. */
-function lineOf(event: Exclude<JobEvent, { type: 'reading' }>, labelOf: (checkId: string) => string): string {
+function lineOf(event: Exclude<JobEvent, { type: 'reading' }>, checks: Checks): string {
   switch (event.type) {
     case 'fix':
       return `Repair: ${event.fix.what}${event.fix.temporary ? ' (temporary)' : ''}`;
@@ -41,7 +42,7 @@ function lineOf(event: Exclude<JobEvent, { type: 'reading' }>, labelOf: (checkId
     case 'photo':
       return event.photo.gone ? 'Photo taken away' : `Photo: ${event.photo.words || 'no words'}`;
     case 'aside':
-      return `Could not tell: ${labelOf(event.aside.checkId)}`;
+      return `Could not tell: ${labelOf(checks, event.aside.checkId)}`;
   }
 }
 
@@ -55,7 +56,7 @@ export function Log({
   onCorrect,
 }: {
   place: JobPlace;
-  checks: readonly { check: CheckView }[];
+  checks: Checks;
   trace: TraceView;
   open: boolean;
   onOpenChange: (open: boolean) => void;
@@ -66,8 +67,6 @@ export function Log({
     events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
   );
   const waiting = new Set(useOutbox().map((e) => e.id));
-  const checkOf = (id: string) => checks.find((c) => c.check.id === id)?.check;
-  const labelOf = (id: string) => checkOf(id)?.label ?? id;
   return (
     <Collapsible.Root open={open} onOpenChange={onOpenChange} className="card lg:col-span-2">
       <Collapsible.Trigger id="log" className="flex min-h-12 w-full items-center gap-2 px-4 text-left font-semibold">
@@ -84,7 +83,7 @@ export function Log({
           {events.map((e) => {
             if (e.type === 'reading') {
               const { reading } = e;
-              const check = checkOf(reading.checkId);
+              const check = checkOf(checks, reading.checkId);
               const old = superseded.has(reading.id);
               const odd = trace.atOdds.find((o) => o.readingId === reading.id);
               const failed = trace.failed.find((f) => f.readingId === reading.id);
@@ -94,7 +93,7 @@ export function Log({
                   className={`flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-1 ${old ? 'text-soft line-through' : ''}`}
                 >
                   <span className="tag w-24">{format(new Date(reading.at), 'd MMM HH:mm')}</span>
-                  <span className="grow basis-56">{labelOf(reading.checkId)}</span>
+                  <span className="grow basis-56">{labelOf(checks, reading.checkId)}</span>
                   <b className={`w-32 ${failed && !old ? 'text-lost' : ''}`}>{readingWords(reading, check)}</b>
                   <span className="w-28 text-[14px]">{STANDING[failed?.standing ?? 'well']}</span>
                   <span className="tag w-40">
@@ -124,7 +123,7 @@ export function Log({
             return (
               <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-4 bg-sunk/50 px-4 py-1">
                 <span className="tag w-24">{format(new Date(at), 'd MMM HH:mm')}</span>
-                <b>{lineOf(e, labelOf)}</b>
+                <b>{lineOf(e, checks)}</b>
                 <Whence event={e} waits={waiting.has(id)} />
               </li>
             );

@@ -1,6 +1,7 @@
-import type { CheckView, House, JobEvent, LineView, TraceView } from '@pondu/core';
+import type { House, JobEvent, LineView, TraceView } from '@pondu/core';
 import { Fragment } from 'react';
 import { Link } from 'react-router';
+import { labelOf, type Checks } from '../../words/checks.ts';
 import { TRAIL_LABELS } from '../../words/trails.ts';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { bearing, cellWords, minutesWords, moneyWords, percent, shareWords } from '../../words/belief.ts';
@@ -24,10 +25,9 @@ export function Suspects({
   before: TraceView | undefined;
   house: House;
   events: readonly JobEvent[];
-  checks: readonly { check: CheckView }[];
+  checks: Checks;
 }) {
   const lines = trace.lines.slice(0, SHOWN).filter((l, i) => i === 0 || l.share >= SUSPECTED);
-  const labelOf = (checkId: string) => checks.find((c) => c.check.id === checkId)?.check.label ?? checkId;
   const old = (l: LineView) => before && (before.lines.find((b) => b.repair.id === l.repair.id)?.share ?? 0);
   const fixed = events.some((e) => e.type === 'fix');
   const several = new Set(lines.map((l) => l.trail)).size > 1;
@@ -46,7 +46,7 @@ export function Suspects({
             before={old(s)}
             first={i === 0}
             house={house}
-            labelOf={labelOf}
+            labelOf={(id) => labelOf(checks, id)}
             several={several}
           />
         ))}
