@@ -258,6 +258,7 @@ describe('words for what waits', () => {
     [{ path: '/fixes', body: { what: 'Dried' } }, 'Repair: Dried'],
     [{ path: '/causes', body: { found: 'ruled out', cause: 'Age' } }, 'Cause ruled out: Age'],
     [{ path: '/settings', body: { figure: 'points.gapMetres' } }, 'Setting of points.gapMetres'],
+    [{ path: '/asides', body: { checkId: 'look-cap', note: '' } }, 'Could not tell: look-cap'],
     [{ path: '/snags', body: { what: 'Belt' } }, 'Snag: Belt'],
     [{ path: '/close', body: {} }, 'Closing of the job'],
     [{ path: '/jobs', body: { complaint: stored().job.complaint } }, 'New job: Cranks, will not fire'],

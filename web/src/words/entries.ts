@@ -21,6 +21,8 @@ export function entryWords({ path, method, body, blob }: Entry): string {
       return `Setting of ${text(body['figure'])}`;
     case '/sheets':
       return `Bench: ${text((body['body'] as { kind?: unknown } | undefined)?.kind)}`;
+    case '/asides':
+      return `Could not tell: ${text(body['checkId'])}`;
     case '/photos':
       return `Photo: ${text(body['words']) || 'no words'}`;
     case '/snags':
