@@ -50,7 +50,7 @@ export function complaintOf(hidden: HiddenMachine): Complaint | undefined {
   return hidden.brings(complaint) >= EXPLAINS ? complaint : undefined;
 }
 
-const PATTERN = { heat: 'hot', damp: 'damp', shaking: 'now-and-then' } as const;
+const PATTERN = { heat: 'hot', cold: 'cold', damp: 'damp', shaking: 'now-and-then' } as const;
 
 interface How {
   policy?: Policy;

@@ -1,3 +1,4 @@
+import { CAUTION_IDS } from '@pondu/core';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
@@ -31,23 +32,6 @@ export interface Options {
   understood?: boolean;
 }
 
-const CAUTIONS = [
-  'high tension',
-  'fuel vapour',
-  'rotating parts',
-  'battery',
-  'marine',
-  'hot coil',
-  'exhaust gas',
-  'capacitor charge',
-  'flywheel puller',
-  'jumping the starter',
-  'turning a locked engine',
-  'full field',
-  'charging battery',
-  'open fuel',
-  'starting fluid',
-];
 
 /** What stands on a page, for whoever reads why a test failed. */
 async function standing(page: Page): Promise<string> {
@@ -92,7 +76,7 @@ export async function openWindow(
         localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
     },
     theme,
-    understood ? CAUTIONS : null,
+    understood ? CAUTION_IDS : null,
   );
   return { page, faults, context };
 }

@@ -14,6 +14,7 @@ import {
   type Opening,
   type ReadingValue,
 } from '@pondu/core';
+import { BETWEEN } from './between.ts';
 import { CAR } from './car.ts';
 import { COMING } from './coming.ts';
 import type { Read, Replay } from './replay.ts';
@@ -121,7 +122,7 @@ function played(replay: Replay) {
 }
 
 export function replayFigures() {
-  const jobs = [...CAR, ...SMALL, ...COMING].map(played);
+  const jobs = [...CAR, ...SMALL, ...COMING, ...BETWEEN].map(played);
   const part = (of: (j: (typeof jobs)[number]) => boolean) => Number((jobs.filter(of).length / jobs.length).toFixed(3));
   return {
     jobs: jobs.length,

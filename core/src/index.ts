@@ -2,6 +2,8 @@ export * from './quantity/index.ts';
 export * from './network/index.ts';
 export * from './fluids/index.ts';
 export * from './ignition/index.ts';
+export { BENCH_IDS, type BenchId } from './setup/benchDoings.ts';
+export { CAUTION_IDS, cautionsOf, type Doing } from './machine/hazards.ts';
 export { OPENING_MINUTES, TRY_IT, type CautionId, type Check, type Opening } from './trails/checks.ts';
 export { shownOnWave, type WaveSetting } from './instruments/index.ts';
 export { fromRuler, INSTRUMENTS, toRuler, type InstrumentId } from './instruments/index.ts';

@@ -1,7 +1,8 @@
 import { INSTRUMENTS } from '../instruments/index.ts';
 import { Scene } from '../machine/scene.ts';
 import type { ReadingValue } from '../schema/job.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import { drawSound } from '../tracing/draw.ts';
+import { withBad } from './withBad.ts';
 import { passes } from '../tracing/ruler.ts';
 import type { Tracer } from '../tracing/trace.ts';
 
@@ -12,7 +13,7 @@ export function passesWith(tracer: Tracer, checkId: string, faultId: string): bo
   const fault = tracer.model.faults.find((f) => f.id === faultId);
   if (!fault) throw new Error(`No fault ${faultId}`);
   const sound = drawSound(tracer.model, () => 0.5);
-  const scene = new Scene(tracer.model.machine, withFault(tracer.model, sound, fault, 0.6));
+  const scene = new Scene(tracer.model.machine, withBad(tracer.model, sound, fault, 0.6));
   const outcome = INSTRUMENTS[check.instrument].observe(scene, check);
   const value = ((): ReadingValue => {
     if (outcome.kind === 'category')

@@ -2,7 +2,8 @@ import { INSTRUMENTS } from '../instruments/index.ts';
 import { Scene } from '../machine/scene.ts';
 import { INSTRUMENT_IDS } from '../schema/house.ts';
 import type { MachineBody } from '../schema/machine.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import { drawSound } from '../tracing/draw.ts';
+import { withBad } from './withBad.ts';
 import { buildModel } from '../tracing/model.ts';
 import { house } from './machines.ts';
 
@@ -14,7 +15,7 @@ export function readsLike(body: MachineBody, checkId: string, faultId?: string, 
   const fault = model.faults.find((f) => f.id === faultId);
   if (faultId !== undefined && !fault) throw new Error(`No fault "${faultId}"`);
   const sound = drawSound(model, () => 0.5);
-  const scene = new Scene(model.machine, fault ? withFault(model, sound, fault, severity) : sound);
+  const scene = new Scene(model.machine, fault ? withBad(model, sound, fault, severity) : sound);
   const seen = INSTRUMENTS[check.instrument].observe(scene, check);
   if (seen.kind === 'number') return seen.value;
   return Object.entries(seen.shares).sort((a, b) => b[1] - a[1])[0]![0];

@@ -39,8 +39,9 @@ describe('what is complained of', () => {
     ['overcharge', alternator, 'charge-regulator.high'],
     ['lamp-wrong', alternator, 'charge-lamp.blown'],
     ['flat-overnight', alternator, 'standing.drain'],
+    // Half of the degrees in which a fault is met are too slight to bring anybody in.
   ] as const)('%s is brought in by one of its faults', (id, body, faultId) => {
-    expect(says(body, id, faultId)).toBeGreaterThan(0.35);
+    expect(says(body, id, faultId)).toBeGreaterThan(0.2);
     expect(says(body, id, faultId)).toBeGreaterThan(5 * says(body, id));
   });
   it('two symptoms are one complaint, and the same one twice is one symptom', () => {

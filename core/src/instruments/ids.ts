@@ -8,6 +8,7 @@ export type InstrumentId =
   | 'capacitance meter'
   | 'peak adapter'
   | 'AC voltmeter'
+  | 'ammeter'
   | 'clamp meter'
   | 'tachometer'
   | 'pressure gauge'

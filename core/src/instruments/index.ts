@@ -4,6 +4,7 @@ import { ledLamp, testLamp } from './lamps.ts';
 import { ohmmeter } from './ohmmeter.ts';
 import {
   acVoltmeter,
+  ammeter,
   capacitanceMeter,
   clampMeter,
   compressionGauge,
@@ -31,6 +32,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'capacitance meter': capacitanceMeter,
   'peak adapter': peakAdapter,
   'AC voltmeter': acVoltmeter,
+  ammeter,
   'clamp meter': clampMeter,
   tachometer,
   'pressure gauge': pressureGauge,
@@ -41,7 +43,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'scan reader': scanReader,
   eyes,
 };
-export { fromRuler, rulerScale, toRuler, twoWords, untouched } from './instrument.ts';
+export { fromRuler, INSULATES_OHMS, rulerScale, toRuler, twoWords, untouched } from './instrument.ts';
 export { meterVolts } from './voltmeter.ts';
 export { howItRuns, type Running } from '../engine/howItRuns.ts';
 export { sparkWords } from './sparkTester.ts';

@@ -27,6 +27,9 @@ export interface Instrument {
 export const untouched = ({ limit }: Instrument): ReadingValue =>
   limit === undefined ? { kind: 'number', value: 0 } : { kind: 'open' };
 
+/** From so many ohms on it is insulation: how many megohms, or OL, is a matter of damp, fingers and the meter. */
+export const INSULATES_OHMS = 2e6;
+
 /** A meter that shows a number is compared on this scale: linear near zero, relative above it. */
 const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
   voltage: 0.05,

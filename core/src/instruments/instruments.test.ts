@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../trails/checks.ts';
 import { Scene } from '../machine/scene.ts';
 import { house, machine } from '../__tests__/machines.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import { drawSound } from '../tracing/draw.ts';
+import { withBad } from '../__tests__/withBad.ts';
 import { buildModel } from '../tracing/model.ts';
 import { fromRuler, INSTRUMENTS, meterVolts, toRuler } from './index.ts';
 
@@ -10,7 +11,7 @@ const model = buildModel(machine(), { ...house, owns: [...house.owns, 'LED lamp'
 const params = drawSound(model, () => 0.5);
 const scene = (faultId?: string, severity = 0.5) => {
   const fault = model.faults.find((f) => f.id === faultId);
-  return new Scene(model.machine, fault ? withFault(model, params, fault, severity) : params);
+  return new Scene(model.machine, fault ? withBad(model, params, fault, severity) : params);
 };
 const check = (id: string) => model.checks.find((c) => c.id === id)!;
 const words = (s: Scene, id: string) => {
@@ -87,7 +88,7 @@ describe('a lamp on a node that hangs on megohms', () => {
       const fault = electronic.faults.find((f) => f.id === id)!;
       const cut = new Scene(
         electronic.machine,
-        withFault(electronic, sound, fault, 0.5),
+        withBad(electronic, sound, fault, 0.5),
         new Scene(electronic.machine, sound),
       );
       for (const lamp of lamps) {

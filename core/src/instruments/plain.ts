@@ -34,6 +34,15 @@ export const acVoltmeter: Instrument = {
   error: (volts) => 0.015 * Math.abs(volts) + 0.02,
 };
 
+/** In series, on the socket for amperes: what a battery gives at rest, which no jaw tells from its own drift. */
+export const ammeter: Instrument = {
+  id: 'ammeter',
+  label: 'Multimeter, DC amps, in series',
+  dimension: 'current',
+  observe: figureOf('An ammeter needs a wire to stand in'),
+  error: (amps) => 0.012 * Math.abs(amps) + 0.002,
+};
+
 /** A jaw around the cable, direct current. */
 export const clampMeter: Instrument = {
   id: 'clamp meter',

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { house, machine } from '../__tests__/machines.ts';
 import { Scene } from '../machine/scene.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import { drawSound } from '../tracing/draw.ts';
+import { withBad } from '../__tests__/withBad.ts';
 import { buildModel } from '../tracing/model.ts';
 import { scanReport } from './index.ts';
 
@@ -12,7 +13,7 @@ const model = buildModel(
 const sound = drawSound(model, () => 0.5);
 const report = (id?: string) => {
   const fault = model.faults.find((f) => f.id === id);
-  return scanReport(new Scene(model.machine, fault ? withFault(model, sound, fault, 0.7) : sound));
+  return scanReport(new Scene(model.machine, fault ? withBad(model, sound, fault, 0.7) : sound));
 };
 
 describe('the stand-in scan reader', () => {

@@ -6,6 +6,7 @@ import type { Machine } from './machine.ts';
 import type { Scene } from './scene.ts';
 import type { SparkPlace } from './observed.ts';
 import type { InstrumentId } from '../instruments/ids.ts';
+import type { CautionId, Doing } from './hazards.ts';
 
 /** Where an instrument is put. `live` and `earth` are by role: the colour of the lead follows the earth polarity. */
 export type Probe =
@@ -56,23 +57,6 @@ export const OPENING_MINUTES: Readonly<Record<Opening, number>> = {
   'exhaust off': 12,
 };
 
-export type CautionId =
-  | 'high tension'
-  | 'fuel vapour'
-  | 'rotating parts'
-  | 'battery'
-  | 'marine'
-  | 'hot coil'
-  | 'exhaust gas'
-  | 'capacitor charge'
-  | 'flywheel puller'
-  | 'jumping the starter'
-  | 'turning a locked engine'
-  | 'full field'
-  | 'charging battery'
-  | 'open fuel'
-  | 'starting fluid';
-
 export interface Check {
   readonly id: string;
   readonly station: string;
@@ -90,6 +74,9 @@ export interface Check {
   readonly needs?: readonly string[];
   readonly minutes: number;
   readonly opens: readonly Opening[];
+  /** What it does that its state, its instrument and what it opens do not say. */
+  readonly does?: readonly Doing[];
+  /** Of all that it does; what a maker names itself comes on top. */
   readonly cautions: readonly CautionId[];
   /** Asks the whole engine: trouble on another trail shows in it too. */
   readonly whole?: boolean;
@@ -165,4 +152,5 @@ export const pullerCaution = (machine: Machine): readonly CautionId[] =>
 /** Key off, but the stop switch held at run: its line must then be free of earth. */
 export const STOP_AT_RUN: MachineState = { key: 'off', points: 'open', stopHeld: 'run' };
 export const SPARK_CAUTIONS: readonly CautionId[] = ['high tension', 'fuel vapour', 'rotating parts'];
+export type { CautionId } from './hazards.ts';
 export { CRANKING, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from './state.ts';

@@ -2,6 +2,7 @@ import type { Element, NodeName } from '../network/index.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { Fit } from '../schema/fit.ts';
 import type { OneOf } from './numbered.ts';
+import type { Doing } from './hazards.ts';
 
 /**
  * Figures of a part, SI, their unit in the name: those it always has, and those that only a fault or what follows from one
@@ -64,6 +65,8 @@ export interface RepairSpec {
   readonly money: number;
   /** Fitted as a set with. */
   readonly goesWith?: string;
+  /** What it does that can hurt, besides what work on such a part always does. */
+  readonly does?: readonly Doing[];
 }
 
 export interface FaultMode<Has extends string = string, May extends string = never> {
@@ -80,9 +83,15 @@ export interface FaultMode<Has extends string = string, May extends string = nev
   /** Only hands do it: swapped, reversed, set wrong. Work done just before makes it likelier by far. */
   readonly byHand?: true;
   /** The condition that brings it on when it comes and goes. */
-  readonly comesWith?: 'heat' | 'damp' | 'shaking';
+  readonly comesWith?: 'heat' | 'cold' | 'damp' | 'shaking';
   /** It is never there without it: a complaint that says nothing of coming and going is hardly its. */
   readonly never?: 'without';
+  /** Whole or not at all: a cell that is dead, a tooth that was jumped. Any other begins where its plate ends. */
+  readonly leap?: true;
+  /** Of all its degrees the share that is too slight for most to be brought in; worked out from its plates. */
+  readonly slight?: number;
+  /** Where figures that have no plate stand before it. */
+  readonly from?: Partial<Figures<NoInfer<Has | May>>>;
   /** The figures of the failed part; `severity` 0…1 from slight to complete. Pure. */
   apply(sound: Figures<Has, May>, severity: number, fit: Fit): Figures<Has, May>;
 }
@@ -128,6 +137,8 @@ export interface PartKind<Has extends string = string, May extends string = neve
   readonly plates: readonly PlateSpec<Has | May>[];
   readonly faults: readonly FaultMode<Has, May>[];
   readonly repairs: readonly RepairSpec[];
+  /** What any work on it does that can hurt. */
+  readonly does?: readonly Doing[];
   elements(params: Figures<Has, May>, context: PartContext): Element[];
   /** A check may put a known-good one of these in its place; then its figures are those off the shelf. */
   readonly exchanged?: boolean;
@@ -186,4 +197,4 @@ export const between = (from: number, to: number, severity: number): number => f
 /** Stands for "not connected": far beyond any ohmmeter. Ohms. */
 export const OPEN_OHMS = 1e12;
 /** Metal on metal where it should not be; the same wherever it happens, so its ohms do not tell where. */
-export const deadShort = (severity: number): number => logBetween(0.02, 0.15, severity);
+export const deadShort = (severity: number): number => logBetween(0.15, 0.02, severity);

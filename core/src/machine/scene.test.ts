@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { CRANKED } from '../__tests__/crankMachines.ts';
 import { house, machine } from '../__tests__/machines.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import { drawSound } from '../tracing/draw.ts';
+import { withBad } from '../__tests__/withBad.ts';
 import { buildModel } from '../tracing/model.ts';
 import { assemble, type Machine } from './machine.ts';
 import type { Offers } from './observed.ts';
@@ -65,7 +66,7 @@ describe('what a reading depends on', () => {
     });
     const off = { key: 'off', points: 'open' } as const;
     counted.see('drainAmps', off);
-    const failing = (id: string) => new Scene(counted.machine, withFault(model, sound, fault(id), 0.5), counted);
+    const failing = (id: string) => new Scene(counted.machine, withBad(model, sound, fault(id), 0.5), counted);
     failing('points.burnt').see('drainAmps', off);
     expect(asked).toBe(1);
     failing('rotor.worn').see('drainAmps', off);
@@ -75,7 +76,7 @@ describe('what a reading depends on', () => {
     const base = new Scene(model.machine, sound);
     const { scene, footprint } = base.watched();
     scene.solve({ key: 'on', points: 'open' }).volts('switch-out');
-    const of = (id: string) => new Scene(model.machine, withFault(model, sound, fault(id), 0.9), base);
+    const of = (id: string) => new Scene(model.machine, withBad(model, sound, fault(id), 0.9), base);
     expect(of('starter-motor.brushes').touches(footprint)).toBe(false);
     expect(of('switch.worn').touches(footprint)).toBe(true);
   });

@@ -4,7 +4,8 @@ import { machine } from '../__tests__/machines.ts';
 import { Scene } from '../machine/scene.ts';
 import { houseSchema } from '../schema/index.ts';
 import { seededRandom } from '../random/lcg.ts';
-import { drawSound, withFault } from '../tracing/draw.ts';
+import { drawSound } from '../tracing/draw.ts';
+import { withBad } from '../__tests__/withBad.ts';
 import { buildModel } from '../tracing/model.ts';
 import { Prepared } from './prepared.ts';
 import { solveOperatingPoint } from './operatingPoint.ts';
@@ -88,7 +89,7 @@ describe('fast and plain path agree', () => {
     const sound = drawSound(model, seededRandom(3));
     const base = new Scene(model.machine, sound);
     for (const fault of model.faults) {
-      const params = withFault(model, sound, fault, 0.6);
+      const params = withBad(model, sound, fault, 0.6);
       const [fast, plain] = [new Scene(model.machine, params, base), new Scene(model.machine, params)];
       for (const key of ['off', 'on', 'crank'] as const)
         for (const points of ['open', 'closed'] as const) {

@@ -18,6 +18,7 @@ export const COLD_HOURS = 6;
 
 function triedIn(symptom: Complaint['symptom'], pattern: Complaint['pattern']): Wanted {
   if (pattern === 'hot') return { ...ANY, warmth: 'hot' };
+  if (pattern === 'cold') return { ...ANY, warmth: 'cold', restHours: COLD_HOURS };
   if (pattern === 'damp') return { ...ANY, under: 'wet' };
   if (COLD.has(symptom)) return { ...ANY, warmth: 'cold', restHours: COLD_HOURS };
   if (PULLED.has(symptom)) return { ...ANY, under: 'load' };

@@ -15,18 +15,23 @@ export const recentWorkSchema = z
   .meta({ id: 'RecentWork' });
 export type RecentWork = z.infer<typeof recentWorkSchema>;
 
+export const HAPPENINGS = ['under water', 'stood in the wet', 'jump leads reversed', 'overheated'] as const;
+export type Happening = (typeof HAPPENINGS)[number];
+
 export const complaintSchema = z
   .object({
     symptom: z.enum(SYMPTOMS),
     /** Where it does two things: it turns slowly, and its lamp stays on. */
     also: z.enum(SYMPTOMS).optional(),
-    pattern: z.enum(['constant', 'hot', 'damp', 'now-and-then']),
+    pattern: z.enum(['constant', 'hot', 'cold', 'damp', 'now-and-then']),
     words: z.string().max(2000).default(''),
     since: z.string().max(200).default(''),
     /** Repairs and parts just before it began: recent parts are suspects. */
     before: z.string().max(1000).default(''),
     /** The same by station: it weighs as evidence. */
     recent: z.array(recentWorkSchema).max(12).optional(),
+    /** What befell the whole machine before it began. */
+    happened: z.array(z.enum(HAPPENINGS)).max(HAPPENINGS.length).optional(),
   })
   .meta({ id: 'Complaint' });
 export type Complaint = z.infer<typeof complaintSchema>;

@@ -138,7 +138,7 @@ export class Weigher {
     const reads = this.readingLogs(faults, placed, check, complaint);
     // Without degrees every step reads alike, however often each brings the complaint.
     if (!this.ensemble(faults).graded) return reads[0]!;
-    const brings = strataLogs(this.ensemble(faults), this.complaintOf(faults, complaint));
+    const brings = strataLogs(this.ensemble(faults).complained, this.complaintOf(faults, complaint));
     return logSum([...brings].map((l, s) => l + reads[s]!)) - logSum([...brings]);
   }
 
@@ -160,14 +160,14 @@ export class Weigher {
       const without = sound ? (1 - s) * repeated(check, sound, before, reading.value, m, hands) : 0;
       return withFault + without;
     });
-    return strataLogs(this.ensemble(faults), each);
+    return strataLogs(this.ensemble(faults).strata, each);
   }
 
   /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
   private weigh(h: Hypothesis, story: Story, complaint: Complaint) {
     const complained = h.elsewhere
       ? new Float64Array(STRATA).fill(Math.log(complaintElsewhere(complaint, h.elsewhere)))
-      : strataLogs(this.ensemble(h.faults), this.complaintOf(h.faults, complaint));
+      : strataLogs(this.ensemble(h.faults).complained, this.complaintOf(h.faults, complaint));
     const each = HANDS.map((hands) => {
       const logs = complained.map((l) => l + Math.log(hands.share));
       for (const placed of story.readings) {
@@ -272,8 +272,8 @@ export class Weigher {
 }
 
 /** Mean over the members that speak for each step, as logarithms. */
-function strataLogs(ensemble: Ensemble, each: Float64Array): Float64Array {
-  return Float64Array.from(ensemble.strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
+function strataLogs(strata: Ensemble['strata'], each: Float64Array): Float64Array {
+  return Float64Array.from(strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
 }
 
 /** Names a set of faults; asked for so often that one of them alone is not put together. */

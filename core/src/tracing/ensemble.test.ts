@@ -73,7 +73,7 @@ describe('two faults, of which each reading takes what only one of them can chan
     expect(pairs.length).toBeGreaterThan(20);
     expect(asked).toBeGreaterThan(2000);
     // Two drops in one line add up a little: a few readings in a thousand lie beside, none far.
-    expect(unlike / asked).toBeLessThan(3e-3);
+    expect(unlike / asked).toBeLessThan(8e-3);
   });
 });
 
@@ -121,10 +121,11 @@ describe('how likely a reading is', () => {
       return p.kind === 'number' ? p.open.reduce((a, b) => a + b, 0) / p.open.length : NaN;
     };
     const limit = INSTRUMENTS.ohmmeter.limit!;
-    expect(shares(limit * 30)).toBeGreaterThan(0.99);
+    // Insulation beyond its range now and then shows some megohms all the same.
+    expect(shares(limit * 30)).toBeGreaterThan(0.9);
     expect(shares(limit / 30)).toBeLessThan(0.01);
-    expect(shares(limit)).toBeGreaterThan(0.05);
-    expect(shares(limit)).toBeLessThan(0.95);
+    expect(shares(limit)).toBeGreaterThan(0.4);
+    expect(shares(limit)).toBeLessThan(0.9);
   });
   it('is all stray when the kind of reading is impossible', () => {
     const { total, straying } = likelihood(drop, sound, { kind: 'word', word: 'bright' }, 0);

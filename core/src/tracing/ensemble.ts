@@ -26,15 +26,26 @@ const severity = (member: number, fault: number): number =>
 export const STRATA = 4;
 
 /**
+ * How far a member's word carries along the severities: of readings, whose tolerances scatter; and of the complaint,
+ * where what is slight must not be complained of as what is bad.
+ */
+const NEARNESS = { reading: 0.13, complaint: 0.07 } as const;
+
+/**
  * How much of each member speaks for each step of severity (rows sum to 1): the near ones most, so that a few members
  * stand for a continuum. Without severity, or with two faults, every member speaks for every step alike.
  */
-const NEAR: readonly Float64Array[] = Array.from({ length: STRATA }, (_, stratum) => {
-  const centre = (stratum + 0.5) / STRATA;
-  const raw = Float64Array.from({ length: MEMBERS }, (_v, m) => Math.exp(-(((severity(m, 0) - centre) / 0.16) ** 2)));
-  const sum = raw.reduce((a, b) => a + b, 0);
-  return raw.map((v) => v / sum);
-});
+const near = (width: number): readonly Float64Array[] =>
+  Array.from({ length: STRATA }, (_, stratum) => {
+    const centre = (stratum + 0.5) / STRATA;
+    const raw = Float64Array.from({ length: MEMBERS }, (_v, m) =>
+      Math.exp(-(((severity(m, 0) - centre) / width) ** 2)),
+    );
+    const sum = raw.reduce((a, b) => a + b, 0);
+    return raw.map((v) => v / sum);
+  });
+const NEAR = near(NEARNESS.reading);
+const COMPLAINED = near(NEARNESS.complaint);
 const ALIKE: readonly Float64Array[] = Array.from({ length: STRATA }, () =>
   new Float64Array(MEMBERS).fill(1 / MEMBERS),
 );
@@ -49,6 +60,8 @@ interface Observed<T> {
 export class Ensemble {
   /** strata[s][m]: how much member m speaks for severity step s. */
   readonly strata: readonly Float64Array[];
+  /** The same for what is complained of. */
+  readonly complained: readonly Float64Array[];
   /** Of a single fault: which of the model's it is. */
   readonly place: number | undefined;
   /** Whether severity makes a difference at all. */
@@ -77,6 +90,7 @@ export class Ensemble {
     this.simpler = simpler;
     this.graded = faults.length === 1 && comesInDegrees(model, members[0]!, faults[0]!);
     this.strata = this.graded ? NEAR : ALIKE;
+    this.complained = this.graded ? COMPLAINED : ALIKE;
     this.place = faults.length === 1 ? model.faults.indexOf(faults[0]!) : undefined;
   }
 
@@ -134,6 +148,11 @@ export class Ensemble {
       this.figured.set(key, (known = found instanceof Ensemble ? found.figures(key, of) : Float64Array.from(found)));
     }
     return known;
+  }
+
+  /** What a check reads of the sound machine, whatever fails. */
+  dependsOn(check: Check): Footprint {
+    return this.sound.observed(check, (scene) => INSTRUMENTS[check.instrument].observe(scene, check)).footprint;
   }
 
   /** Of two faults: what one of them alone says, where the other changes nothing. */

@@ -2,6 +2,7 @@ import type { Complaint } from '../schema/job.ts';
 import { TRAIL_NAMES, type TrailName } from '../schema/symptoms.ts';
 import type { Model, ModelFault } from './model.ts';
 import { patternWeight } from './presence.ts';
+import { happenedWeight } from './happened.ts';
 import { recentWeight } from './recentWork.ts';
 
 /** One account of what is wrong: something on a trail that nobody has told, one fault, two at once. */
@@ -15,8 +16,8 @@ export interface Hypothesis {
 
 /** Shares of the whole before any reading. */
 export const SHARES = {
-  /** Two faults at once. */
-  pairs: 0.06,
+  /** Two faults at once: old machines have something slight beside what they came for. Judgement. */
+  pairs: 0.08,
   /** Something this model does not know. */
   outside: 0.01,
 } as const;
@@ -27,7 +28,7 @@ const REST = 1 - SHARES.pairs - SHARES.outside;
  * trail, times that trail's of engines.
  */
 export function faultPriors(model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> {
-  const key = JSON.stringify([complaint.pattern, complaint.recent ?? []]);
+  const key = JSON.stringify([complaint.pattern, complaint.recent ?? [], complaint.happened ?? []]);
   let known = model.priors.get(key);
   if (!known) {
     const raw = (f: ModelFault) => f.weight * patternWeight(complaint, f);
@@ -35,7 +36,10 @@ export function faultPriors(model: Model, complaint: Complaint): ReadonlyMap<Mod
     for (const f of model.faults) totals.set(f.trail, (totals.get(f.trail) ?? 0) + raw(f));
     const worn = (f: ModelFault) => (model.trailShares[f.trail] * raw(f)) / totals.get(f.trail)!;
     // Work draws belief to where it was done, over the trails as well.
-    const drawn = model.faults.map((f): [ModelFault, number] => [f, worn(f) * recentWeight(model, complaint, f)]);
+    const drawn = model.faults.map((f): [ModelFault, number] => [
+      f,
+      worn(f) * recentWeight(model, complaint, f) * happenedWeight(complaint, f),
+    ]);
     const [told, all] = [model.faults.map(worn), drawn.map(([, w]) => w)].map((w) => w.reduce((a, b) => a + b, 0));
     known = new Map(drawn.map(([f, w]) => [f, (w * told!) / all!]));
     model.priors.set(key, known);

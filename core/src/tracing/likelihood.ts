@@ -72,10 +72,9 @@ function meant(check: Check, predicted: Predicted, value: ReadingValue, member: 
   const dimension = INSTRUMENTS[check.instrument].dimension ?? 'ratio';
   const width = predicted.width[member]!;
   const shown = toRuler(value.value, dimension);
-  return (
-    (1 - hands.unlike) * density(shown, at, width) +
-    hands.unlike * density(shown, at, Math.hypot(width, predicted.loose, hands.further))
-  );
+  const near = (1 - hands.unlike) * density(shown, at, width);
+  const further = hands.unlike * density(shown, at, Math.hypot(width, predicted.loose, hands.further));
+  return (1 - predicted.open[member]!) * (near + further);
 }
 
 function density(at: number, mean: number, width: number): number {

@@ -15,6 +15,9 @@ import type { TrailId } from '../schema/fitOut.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody, PlateValue } from '../schema/machine.ts';
+import { doingsOfRepair } from '../machine/doings.ts';
+import { cautionsOf, type CautionId } from '../machine/hazards.ts';
+import { beginsAtPlate } from './onset.ts';
 
 export interface ModelFault {
   /** `part.mode` */
@@ -33,6 +36,8 @@ export interface ModelRepair extends RepairSpec {
   readonly station: string;
   /** Its price is that of the first one's part unless it has its own: nobody prices each plug apart. */
   readonly follows: string | undefined;
+  /** Of all that it does. */
+  readonly cautions: readonly CautionId[];
 }
 
 export interface Plate extends PlateValue {
@@ -92,6 +97,8 @@ function plateOf(
   };
 }
 
+const middleOf = ({ low, high }: Band): number => (low + high) / 2;
+
 export function buildModel(machine: MachineBody, house: House): Model {
   const built = buildMachine(machine.fitOut);
   const followed = new Map(built.parts.map((part) => [part, followedBy(part, built.parts)]));
@@ -107,23 +114,30 @@ export function buildModel(machine: MachineBody, house: House): Model {
         const first = followed.get(part);
         const follows = first === undefined ? undefined : `${first}.${r.id}`;
         const cost = given(house.repairs, id) ?? (follows === undefined ? undefined : given(house.repairs, follows));
-        return [id, { ...r, ...cost, id, part, station: part.station, follows }];
+        const cautions = cautionsOf(built.fit, doingsOfRepair(r, part, built));
+        return [id, { ...r, ...cost, id, part, station: part.station, follows, cautions }];
       }),
     ),
   );
-  const faults = built.parts.flatMap((part) =>
-    part.kind.faults
+  const faults = built.parts.flatMap((part) => {
+    const plateOf = (figure: string) => plates.get(`${part.id}.${figure}`);
+    const sound = Object.fromEntries(part.kind.plates.map(({ id }) => [id, middleOf(plateOf(id)!)]));
+    return part.kind.faults
       .filter((mode) => part.fails?.includes(mode.id) ?? true)
-      .map((mode): ModelFault => ({
-        id: `${part.id}.${mode.id}`,
-        part,
-        mode,
-        weight: mode.weight * (part.weight ?? 1),
-        repairId: `${part.id}.${mode.repair}`,
-        trail: built.trailOf.get(part.id)!,
-      })),
-  );
-  const owned = new Set<string>(house.owns);
+      .map((whole): ModelFault => {
+        const mode = beginsAtPlate(whole, plateOf, built.fit, sound);
+        return {
+          id: `${part.id}.${mode.id}`,
+          part,
+          mode,
+          weight: mode.weight * (part.weight ?? 1),
+          repairId: `${part.id}.${mode.repair}`,
+          trail: built.trailOf.get(part.id)!,
+        };
+      });
+  });
+  // A multimeter that reads volts reads amperes, on a socket of its own.
+  const owned = new Set<string>(house.owns.flatMap((i) => (i === 'voltmeter' ? [i, 'ammeter'] : [i])));
   const all = checksOf(built);
   const proposed = (c: Check) => owned.has(c.instrument) && !c.elective;
   return {

@@ -176,17 +176,17 @@ describe('advice that a mechanic would take', () => {
   it('no check is asked a third time, and a sound machine is called sound in a few', () => {
     const checks: number[] = [];
     for (const seed of [1, 2, 3, 4, 5]) {
-      const { named, events } = follow(tracer, noFire, new HiddenMachine(model, [], seededRandom(seed)), { most: 20 });
+      const { named, events } = follow(tracer, noFire, new HiddenMachine(model, [], seededRandom(seed)), { most: 25 });
       expect(named).toBe('sound');
       // The first machine's plugs are seen wet twice that are not.
-      expect(events.length).toBeLessThanOrEqual(18);
+      expect(events.length).toBeLessThanOrEqual(21);
       checks.push(events.length);
       const times = new Map<string, number>();
       for (const e of events)
         if (e.type === 'reading') times.set(e.reading.checkId, (times.get(e.reading.checkId) ?? 0) + 1);
       expect(Math.max(...times.values())).toBeLessThanOrEqual(2);
     }
-    // Of some ninety ways of failing, two of them "all of it a little".
-    expect(checks.sort((a, b) => a - b)[2]).toBeLessThanOrEqual(9);
+    // Of some hundred ways of failing, each of which may be slight.
+    expect(checks.sort((a, b) => a - b)[2]).toBeLessThanOrEqual(16);
   });
 });

@@ -1,8 +1,11 @@
 import type { Check } from '../trails/checks.ts';
-import { INSTRUMENTS, toRuler, type Outcome } from '../instruments/index.ts';
+import { INSTRUMENTS, INSULATES_OHMS, toRuler, type Outcome } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 
-/** Kernel widths on the ruler: a fault of any severity is a continuum, of which the members are samples. */
+/**
+ * Kernel widths on the ruler: a fault of any severity is a continuum, of which the members are samples. Where they lie
+ * far apart on either side, a few stand for decades.
+ */
 const WIDEST_KERNEL = 0.35;
 const NEIGHBOUR_SHARE = 0.5;
 /** Share of the tolerances' standard deviation, after Silverman's rule for this many members (1.06·n^−⅕ ≈ 0.7). */
@@ -23,21 +26,34 @@ export function predictedOf(check: Check, outcomes: readonly Outcome[], graded: 
   if (dimension === undefined)
     return { kind: 'word', shares: outcomes.map((o) => (o.kind === 'category' ? o.shares : {})) };
   const values = outcomes.map((o) => (o.kind === 'number' ? o.value : NaN));
-  const at = Float64Array.from(values, (v) => (v < Infinity ? toRuler(v, dimension) : NaN));
-  const meter = values.map((v) => {
+  const insulation = values.map((v) => dimension === 'resistance' && v > INSULATES_OHMS);
+  const most = instrument.limit ?? Infinity;
+  // What shows OL may as well show some megohms.
+  const shown = values.map((v, m) => (insulation[m] ? Math.min(v, most / 2) : v));
+  const at = Float64Array.from(shown, (v) => (v < Infinity ? toRuler(v, dimension) : NaN));
+  const meter = shown.map((v) => {
     if (!(v < Infinity)) return 0;
     const error = instrument.error(v);
     return (toRuler(v + error, dimension) - toRuler(v - error, dimension)) / 2;
   });
   const tolerance = graded ? roughness(at) : spread(at);
-  const width = kernels(at, meter, tolerance);
+  const width = kernels(at, meter, tolerance, graded);
   // A reading near the end of the meter's range is OL on some days and a number on others.
   const limit = instrument.limit === undefined ? Infinity : toRuler(instrument.limit, dimension);
-  const open = at.map((u, m) =>
-    Number.isNaN(u) ? Number(values[m] === Infinity) : normalCdf((u - limit) / width[m]!),
-  );
+  const open = at.map((u, m) => {
+    if (insulation[m]) return values[m]! > most ? OPEN_SHOWN : MEGOHMS_OPEN;
+    return Number.isNaN(u) ? Number(values[m] === Infinity) : normalCdf((u - limit) / width[m]!);
+  });
+  insulation.forEach((is, m) => {
+    if (is) width[m] = Math.max(width[m]!, MEGOHMS_WIDE);
+  });
   return { kind: 'number', at, width, open, loose: Math.min(WIDEST_KERNEL, tolerance) };
 }
+
+/** Insulation: how often it shows OL where it has none to measure, and where it has megohms; how wide those scatter. */
+const OPEN_SHOWN = 0.92;
+const MEGOHMS_OPEN = 0.5;
+const MEGOHMS_WIDE = 0.8;
 
 /** So near on the ruler, or in the share of a word, that no reading tells two members apart. */
 const NEAR = 0.002;
@@ -77,14 +93,16 @@ function roughness(at: Float64Array): number {
 }
 
 /** Each member's kernel: the meter's error, widened for tolerances and to bridge the distance to its neighbours. */
-function kernels(at: Float64Array, meter: readonly number[], tolerance: number): Float64Array {
+function kernels(at: Float64Array, meter: readonly number[], tolerance: number, graded: boolean): Float64Array {
   const order = [...at.keys()].filter((i) => !Number.isNaN(at[i]!)).sort((a, b) => at[a]! - at[b]!);
   const width = new Float64Array(at.length);
   order.forEach((member, rank) => {
     const below = at[order[Math.max(0, rank - 1)]!]!;
     const above = at[order[Math.min(order.length - 1, rank + 1)]!]!;
+    const own = at[member]!;
     const bridge = Math.max(NEIGHBOUR_SHARE * ((above - below) / 2), TOLERANCE_SHARE * tolerance);
-    width[member] = Math.hypot(meter[member]!, Math.min(WIDEST_KERNEL, bridge), 0.004);
+    const widest = Math.max(WIDEST_KERNEL, graded ? NEIGHBOUR_SHARE * Math.min(above - own, own - below) : 0);
+    width[member] = Math.hypot(meter[member]!, Math.min(widest, bridge), 0.004);
   });
   return width;
 }

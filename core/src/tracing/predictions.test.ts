@@ -100,7 +100,7 @@ describe('what a layout offers', () => {
     for (const [i, a] of seen.entries())
       for (const b of seen.slice(i + 1)) {
         if (a.repairId === b.repairId) continue;
-        if (!tracer.model.checks.some((c) => tracer.separation([a], [b], c) > 0.25)) blind.push(`${a.id} / ${b.id}`);
+        if (!tracer.model.checks.some((c) => tracer.separation([a], [b], c) > 0.22)) blind.push(`${a.id} / ${b.id}`);
       }
     expect(blind).toEqual([]);
   }, 60_000);

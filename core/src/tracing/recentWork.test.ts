@@ -49,7 +49,7 @@ describe('what was done just before is evidence', () => {
   it('leads off the day before: two of them swapped is found by following them, and called', () => {
     const misses: Complaint = { ...after(justNow('plug-leads', 'disturbed')), symptom: 'misses' };
     const asked = tracer.trace(misses, [], failing);
-    expect(asked.ranked.slice(0, 8).map((r) => r.check.id)).toContain('lead-order');
+    expect(asked.ranked.slice(0, 14).map((r) => r.check.id)).toContain('lead-order');
     const found = tracer.trace(misses, [reading('lead-order', 'two swapped')], failing);
     expect(found.lines[0]!.repair.id).toBe('lead-order.sort');
     expect(found.lines[0]!.share).toBeGreaterThan(0.6);

@@ -1,4 +1,4 @@
-import { fromRuler, INSTRUMENTS, toRuler, type Instrument } from '../instruments/index.ts';
+import { fromRuler, INSTRUMENTS, INSULATES_OHMS, toRuler, type Instrument } from '../instruments/index.ts';
 import type { Footprint } from '../machine/footprint.ts';
 import type { MachineParams } from '../machine/known.ts';
 import { Scene } from '../machine/scene.ts';
@@ -19,8 +19,6 @@ export interface SoundBand {
 /** Of an instrument's error, standard deviations that still count as the band's edge. */
 const EDGE_ERRORS = 2;
 const OPEN_AT_AN_END = 0.1;
-/** On the ruler, less than any eye or meter sees. */
-const HARDLY = 0.001;
 /** What cannot be below nothing. */
 const NEVER_NEGATIVE: ReadonlySet<Dimension> = new Set<Dimension>([
   'resistance',
@@ -76,20 +74,13 @@ export class SoundBands {
     return scenes;
   }
 
-  /** Plates that a reading of this footprint may depend on at all. */
-  private platesOf({ parts, states, probed }: Footprint): Plate[] {
-    const network = probed || states.size > 0;
-    return [...this.model.plates.values()].filter(({ part }) => parts.has(part.id) || (network && !part.apart));
-  }
-
-  /** What the check reads with one figure at either end; where the first end hardly moves it the other does not either. */
-  private atEnds(plate: Plate, check: Check, footprint: Footprint, at: number): number[] {
+  /** What the check reads with one figure at either end: one may move it where the other does not, as the worst of several. */
+  private atEnds(plate: Plate, check: Check, footprint: Footprint): number[] {
     const read: number[] = [];
     for (const end of this.scenesAtEnds(plate)) {
       if (!end.touches(footprint)) continue;
       const value = this.value(end, check);
       read.push(value);
-      if (Math.abs(toRuler(value, INSTRUMENTS[check.instrument].dimension ?? 'ratio') - at) < HARDLY) break;
     }
     return read;
   }
@@ -100,7 +91,9 @@ export class SoundBands {
     const { scene, footprint } = this.middle.watched();
     const middle = this.value(scene, check);
     const at = toRuler(middle, dimension);
-    const ends = this.platesOf(footprint).map((plate) => this.atEnds(plate, check, footprint, at));
+    // A figure may enter by what settles: a regulator's lies in none of the network's parts, yet it holds their volts.
+    const ends = [...this.model.plates.values()].map((plate) => this.atEnds(plate, check, footprint));
+    if (dimension === 'resistance' && middle > INSULATES_OHMS) return insulates(middle, ends.flat(), instrument);
     if (!(middle < Infinity)) return openBand(ends.flat(), instrument);
     let [below, above] = [0, 0];
     for (const moved of ends) {
@@ -108,10 +101,13 @@ export class SoundBands {
       below += Math.min(0, ...off) ** 2;
       above += Math.max(0, ...off) ** 2;
     }
-    const [low, high] = [fromRuler(at - Math.sqrt(below), dimension), fromRuler(at + Math.sqrt(above), dimension)];
     const least = NEVER_NEGATIVE.has(dimension) && middle >= 0 ? 0 : -Infinity;
+    // Nobody reads it more exactly than the instrument does.
+    const error = instrument.error(middle);
+    const low = Math.max(least, Math.min(fromRuler(at - Math.sqrt(below), dimension), middle - error / 2));
+    const high = Math.max(fromRuler(at + Math.sqrt(above), dimension), low + error);
     return {
-      low: Math.max(least, low),
+      low,
       high,
       edge: {
         low: Math.max(least, low - EDGE_ERRORS * instrument.error(low)),
@@ -121,6 +117,18 @@ export class SoundBands {
     };
   }
 }
+
+/** Of insulation any megohms pass from where its plates end, and OL. */
+function insulates(middle: number, ends: readonly number[], instrument: Instrument): SoundBand {
+  const low = Math.min(middle, ...ends, instrument.limit ?? Infinity);
+  return {
+    low,
+    high: Infinity,
+    edge: { low: low - EDGE_ERRORS * instrument.error(low), high: Infinity },
+    openShare: MEGOHMS_OPEN,
+  };
+}
+const MEGOHMS_OPEN = 0.5;
 
 /** In the middle of its plates it reads OL; at some end of them perhaps not. */
 function openBand(ends: readonly number[], instrument: Instrument): SoundBand {

@@ -25,7 +25,7 @@ const PROVEN_BELOW = 0.05;
 /** Proven: readings speak against so much of what it was suspected of. */
 const PROVEN_SHARE = 0.8;
 /** A fault that readings made so many times less likely than the machine without it is disproved. */
-const DISPROVED = Math.log(1 / 8);
+const DISPROVED = Math.log(1 / 6);
 
 /** Belief by station. */
 export function stationShares(belief: Belief): Map<string, number> {

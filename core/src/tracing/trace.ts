@@ -8,7 +8,9 @@ import { buildModel, type Model, type ModelFault, type ModelRepair } from './mod
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, outcomeTable } from './counting.ts';
 import { opened, rankChecks, type RankedCheck } from './nextCheck.ts';
+import { decidingLooks, isLong, lookFirst } from './decidingLook.ts';
 import { foundBy, type Found } from './found.ts';
+import { byHandFirst, handFirst } from './handFirst.ts';
 import { Latest } from './latest.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
@@ -47,6 +49,8 @@ export interface Trace {
   /** Readings that fit nothing well, most at odds first. */
   readonly atOdds: readonly Stray[];
   readonly opened: readonly string[];
+  /** Nobody has turned it by hand yet, and its starter might bend a rod. */
+  readonly byHandFirst: boolean;
   /** Readings that would take the lead from the leading repair. */
   readonly mindChangers: readonly MindChanger[];
   /** Where a reading is at odds with the rest: the check that would settle whether it missed its mark. */
@@ -117,7 +121,8 @@ export class Tracer {
       this.notOffered(belief, complaint),
       readSince(belief, complaint),
     );
-    const inOrder = inOrderOf(this.house.policy, this.model, belief, ranked);
+    const walked = inOrderOf(this.house.policy, this.model, belief, ranked);
+    const inOrder = byHandFirst(complaint, belief.story) ? handFirst(this.model.machine, walked) : walked;
     // Put right, then tried: before anything is measured again the engine itself is asked, where it may be mended at all.
     return soundOf(belief) < MENDED_FROM ? inOrder : [...inOrder].sort((a, b) => tries(b) - tries(a));
   }
@@ -159,8 +164,14 @@ export class Tracer {
     if (verdict.kind === 'sound' && oddTwice(this.weigher, belief, this.strays(belief, complaint)))
       return { kind: 'outside', share: belief.outside };
     if (verdict.kind === 'check') return this.seen(belief, complaint) ?? verdict;
-    if (verdict.kind !== 'fix' || verdict.repair.money < this.dearFrom) return verdict;
-    return this.doubted(verdict, belief, complaint, ranked) ?? verdict;
+    if (verdict.kind !== 'fix') return verdict;
+    const dear = verdict.repair.money >= this.dearFrom;
+    if (!dear && !isLong(verdict.repair)) return verdict;
+    return (
+      this.unlooked(verdict, belief, ranked) ??
+      (dear ? this.doubted(verdict, belief, complaint, ranked) : undefined) ??
+      verdict
+    );
   }
 
   /** Looked for once a belief: the verdict and the trace itself both ask. */
@@ -181,6 +192,27 @@ export class Tracer {
       : undefined;
   }
 
+  /** Dear or long, and nobody has looked at the thing itself, though that would cost next to nothing beside it. */
+  private unlooked(
+    { repair, share }: Extract<Verdict, { kind: 'fix' }>,
+    belief: Belief,
+    ranked: readonly RankedCheck[],
+  ): Verdict | undefined {
+    const guilty = this.guiltyOf(repair, belief);
+    if (!guilty) return undefined;
+    const tells = (check: Check) => this.separation([guilty], [], check);
+    const looks = decidingLooks(this.weigher, guilty, repair, this.house, tells);
+    const read = new Set(belief.story.readings.map((p) => p.reading.checkId));
+    const check = lookFirst(looks, read, ranked, tells);
+    const loss = repair.money + (repair.minutes * this.house.ratePerHour) / 60;
+    return check && { kind: 'second check', repair, share, check, loss };
+  }
+
+  /** The likeliest way of failing that a repair mends. */
+  private guiltyOf(repair: ModelRepair, belief: Belief): ModelFault | undefined {
+    return [...faultShares(belief)].filter(([f]) => f.repairId === repair.id).sort((a, b) => b[1] - a[1])[0]?.[0];
+  }
+
   /** A dear part by one witness only, where a second one could be had. */
   private doubted(
     { repair, share }: Extract<Verdict, { kind: 'fix' }>,
@@ -188,8 +220,7 @@ export class Tracer {
     complaint: Complaint,
     ranked: readonly RankedCheck[],
   ): Verdict | undefined {
-    const shares = [...faultShares(belief)].filter(([f]) => f.repairId === repair.id).sort((a, b) => b[1] - a[1]);
-    const guilty = shares[0]?.[0];
+    const guilty = this.guiltyOf(repair, belief);
     if (!guilty || witnesses(evidenceFor(this.weigher, belief, complaint, guilty)) > 1) return undefined;
     const second = secondCheck(guilty, belief, ranked, (a, b, check) => this.separation(a, b, check));
     return second && { kind: 'second check', repair, share, check: second, loss: repair.money };
@@ -259,6 +290,7 @@ export class Tracer {
       trails: trailBelief(belief),
       atOdds,
       opened: [...opened(belief, this.weigher)],
+      byHandFirst: byHandFirst(complaint, belief.story),
     };
   }
 
@@ -281,7 +313,7 @@ const MENDED_FROM = 0.02;
 /** What is seen broken is put right from this share on. */
 const SEEN_FROM = 0.85;
 /** What costs next to nothing and is soon done is done a little sooner: a belt that is slack, a hose that is off. */
-const SOON_DONE = { minutes: 10, money: 1, from: 0.7 } as const;
+const SOON_DONE = { minutes: 10, money: 1, from: 0.6 } as const;
 const seenFrom = ({ minutes, money }: ModelRepair): number =>
   minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
 

@@ -1,7 +1,9 @@
 import { exhaustSeen } from '../engine/exhaust.ts';
 import { warmingUp } from '../engine/warmingUp.ts';
+import { plugsOut } from '../engine/plugsOut.ts';
 import { tryIt } from '../engine/tryIt.ts';
 import { hasHeldPoints, type Check, type CheckMaker } from '../machine/check.ts';
+import { withCautions } from '../machine/doings.ts';
 import type { Machine } from '../machine/machine.ts';
 import { AIR_CHECKS } from './air/checks/index.ts';
 import { CHARGE_CHECKS } from './charge/checks/index.ts';
@@ -17,6 +19,7 @@ import { SPARK_CHECKS } from './spark/checks/index.ts';
 const MAKERS: readonly CheckMaker[] = [
   ...SPARK_CHECKS,
   tryIt,
+  plugsOut,
   ...CRANK_CHECKS,
   ...CHARGE_CHECKS,
   ...FUEL_CHECKS,
@@ -44,7 +47,9 @@ function belongs(check: Check, machine: Machine): boolean {
 }
 
 export const checksOf = (machine: Machine): Check[] =>
-  MAKERS.flatMap((make) => make(machine)).filter((check) => belongs(check, machine));
+  MAKERS.flatMap((make) => make(machine))
+    .filter((check) => belongs(check, machine))
+    .map((check) => withCautions(check, machine));
 
 export { runsHow, TRY_IT } from '../engine/tryIt.ts';
 export { OPENING_MINUTES, CRANKING, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from '../machine/check.ts';

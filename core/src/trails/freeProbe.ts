@@ -1,5 +1,6 @@
-import type { CautionId, Check, Opening, Probe } from '../machine/check.ts';
+import type { Check, Opening, Probe } from '../machine/check.ts';
 import { hasHeldPoints, touch } from '../machine/check.ts';
+import { withCautions } from '../machine/doings.ts';
 import type { Machine } from '../machine/machine.ts';
 import { offTheShelf, type MachineState, type PartInstance } from '../machine/part.ts';
 import { CRANKING, FAST, IDLE, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from '../machine/state.ts';
@@ -7,15 +8,13 @@ import type { FreeProbe } from '../schema/freeProbe.ts';
 import { lightAt, takesLight } from './timing/checks/light.ts';
 
 /** The states in which a free probe is taken, as one sets them. */
-const STATES: Readonly<
-  Record<FreeProbe['state'], { set: string; state: MachineState; cautions: readonly CautionId[] }>
-> = {
-  'key off': { set: 'Key off.', state: KEY_OFF, cautions: [] },
-  'key on': { set: 'Key on, engine still.', state: KEY_ON_OPEN, cautions: [] },
-  'key on, points closed': { set: 'Key on, points closed (bump the engine).', state: KEY_ON_CLOSED, cautions: [] },
-  cranking: { set: 'Crank for three seconds, out of gear.', state: CRANKING, cautions: ['rotating parts'] },
-  idling: { set: 'Engine idling.', state: IDLE, cautions: ['rotating parts', 'exhaust gas'] },
-  fast: { set: 'Engine fast.', state: FAST, cautions: ['rotating parts', 'exhaust gas'] },
+const STATES: Readonly<Record<FreeProbe['state'], { set: string; state: MachineState }>> = {
+  'key off': { set: 'Key off.', state: KEY_OFF },
+  'key on': { set: 'Key on, engine still.', state: KEY_ON_OPEN },
+  'key on, points closed': { set: 'Key on, points closed (bump the engine).', state: KEY_ON_CLOSED },
+  cranking: { set: 'Crank for three seconds, out of gear.', state: CRANKING },
+  idling: { set: 'Engine idling.', state: IDLE },
+  fast: { set: 'Engine fast.', state: FAST },
 };
 const MINUTES = 1.5;
 
@@ -130,7 +129,7 @@ export function freeCheck(machine: Machine, checks: readonly Check[], probe: Fre
     ...(battery.length ? ['Battery off.'] : []),
     ...(off.length ? [`Unplugged: ${off.map((p) => p!.label.toLowerCase()).join(', ')}.`] : []),
   ].join(' ');
-  return {
+  const made: Check = {
     id: freeProbeId(probe),
     station: from.station,
     label: clamp ? `Current: ${from.label.toLowerCase()}` : `${from.label} to ${to!.label}`,
@@ -144,11 +143,14 @@ export function freeCheck(machine: Machine, checks: readonly Check[], probe: Fre
     state,
     minutes: MINUTES,
     opens: [...new Set([...over(probe.live, checks), ...(clamp ? [] : over(probe.earth, checks))])],
-    cautions: given.cautions,
+    cautions: [],
     ...(probe.instrument === 'test lamp' || probe.instrument === 'LED lamp'
       ? {
           words: state.points === 'turning' ? ['flashes', 'lit steadily', 'out'] : ['bright', 'dim', 'out'],
         }
       : {}),
   };
+  // What the other lead touches can hurt as well.
+  const there = to ? withCautions({ ...made, station: to.station }, machine).cautions : [];
+  return withCautions({ ...made, cautions: there }, machine);
 }

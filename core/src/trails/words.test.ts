@@ -51,7 +51,10 @@ const NAMES: readonly { readonly said: RegExp; readonly has: (part: Machine['par
 /** What must be opened only where there is such a thing to open. */
 const OPENED: Readonly<Record<string, (machine: Machine) => boolean>> = {
   'cap off': (m) => m.parts.some((p) => p.id === 'cap' || /points|module|sensor|magneto/i.test(p.kind.kind)),
-  'plugs out': (m) => m.parts.some((p) => /plug/i.test(p.kind.kind)) || m.trails.some((t) => t.id === 'compression'),
+  'plugs out': (m) =>
+    m.parts.some((p) => /plug/i.test(p.kind.kind)) ||
+    m.trails.some((t) => t.id === 'compression') ||
+    m.parts.some((p) => p.id === 'engine'),
   'flywheel off': (m) => m.parts.some((p) => /flywheel/i.test(p.kind.kind)),
   'condenser unhooked': (m) => m.parts.some((p) => /condenser/i.test(p.kind.kind)),
   'belt cover off': (m) => m.parts.some((p) => /belt/i.test(`${p.kind.kind} ${p.label}`)),

@@ -1,3 +1,5 @@
+import type { CautionId } from '../machine/hazards.ts';
+import { benchCautions } from '../setup/benchDoings.ts';
 import { edgeGap, type EdgeGap } from '../setup/edgeGap.ts';
 import { orderOfWork, type Step } from '../setup/carburettors.ts';
 import { sparkBench, type SparkBench } from '../setup/sparkBench.ts';
@@ -35,6 +37,8 @@ export interface SetUpView {
   timing: TimingCurve | null;
   /** Nothing tried on it yet. */
   bench: SparkBench | null;
+  /** Of each bench, by what is done there. */
+  cautions: Readonly<Record<string, readonly CautionId[]>>;
 }
 
 const TRIED = [
@@ -84,5 +88,6 @@ export function setUpView(tracer: Tracer, events: readonly JobEvent[]): SetUpVie
     }),
     timing: timingCurve(tracer, events),
     bench: sparkBench(model),
+    cautions: benchCautions(fit, machine.partById.has('pack')),
   };
 }

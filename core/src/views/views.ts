@@ -6,6 +6,7 @@ import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { MindChanger } from '../tracing/changeMind.ts';
 import { sinceRepair, tell } from '../tracing/events.ts';
+import { heldCautions } from '../tracing/handFirst.ts';
 import { mayHavePassed } from '../tracing/offered.ts';
 import { evidenceOf } from '../tracing/settingEvidence.ts';
 import type { Model, ModelRepair } from '../tracing/model.ts';
@@ -62,6 +63,7 @@ export interface RepairView {
   goesWith: string;
   /** The repair whose price holds for this one too. */
   follows: string | null;
+  cautions: readonly CautionId[];
 }
 export interface SuspectView {
   faultId: string;
@@ -146,12 +148,13 @@ export const repairView = (r: ModelRepair): RepairView => ({
   money: r.money,
   goesWith: r.goesWith ?? '',
   follows: r.follows ?? null,
+  cautions: r.cautions,
 });
 
-function verdictView(verdict: Trace['verdict']): VerdictView {
+function verdictView(verdict: Trace['verdict'], viewed: (check: Check) => CheckView): VerdictView {
   if (verdict.kind === 'fix') return { ...verdict, repair: repairView(verdict.repair) };
   if (verdict.kind === 'second check')
-    return { ...verdict, repair: repairView(verdict.repair), check: checkView(verdict.check) };
+    return { ...verdict, repair: repairView(verdict.repair), check: viewed(verdict.check) };
   return verdict;
 }
 
@@ -194,16 +197,20 @@ export function traceView(
 ): TraceView {
   const found: Trace = tracer.trace(complaint, events, now);
   const { verdict } = found;
+  const viewed = (check: Check): CheckView => ({
+    ...checkView(check),
+    cautions: heldCautions(tracer.model.machine, check, found.byHandFirst),
+  });
   const since = sinceRepair(tell(evidenceOf(tracer.model, events)));
   const taken = new Set(since.map((r) => r.checkId));
   const passing = new Set(since.filter((r) => mayHavePassed(complaint, r)).map((r) => r.checkId));
   return {
-    verdict: verdictView(verdict),
-    mindChangers: found.mindChangers.map((m) => ({ ...m, check: checkView(m.check) })),
-    settles: found.settles ? checkView(found.settles) : null,
-    soak: found.soak ? { ...found.soak, check: checkView(found.soak.check) } : null,
+    verdict: verdictView(verdict, viewed),
+    mindChangers: found.mindChangers.map((m) => ({ ...m, check: viewed(m.check) })),
+    settles: found.settles ? viewed(found.settles) : null,
+    soak: found.soak ? { ...found.soak, check: viewed(found.soak.check) } : null,
     ranked: found.ranked.map((r) => ({
-      ...checkView(r.check),
+      ...viewed(r.check),
       minutesNow: r.minutes,
       bits: r.bits,
       bitsPerMinute: r.bitsPerMinute,

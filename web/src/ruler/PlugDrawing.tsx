@@ -23,6 +23,8 @@ const ON_THE_NOSE: Readonly<Record<PlugLook, React.ReactNode>> = {
     </>
   ),
   'wide gap': <path d="M30 21v9M28 23l2-2 2 2M28 28l2 2 2-2" />,
+  bridged: <path d="M16 21h4v5h-4z" fill="currentColor" />,
+  cracked: <path d="M17 9l3 3-4 2 3 3-3 2" />,
 };
 
 /** The firing end of a plug: shell, insulator, electrode and the strap over its gap. Our own drawing. */

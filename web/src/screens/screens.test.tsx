@@ -206,6 +206,7 @@ describe('a repair', () => {
       money: 12,
       goesWith: 'the condenser',
       follows: null,
+      cautions: [],
     },
     {
       id: 'coil.replace',
@@ -215,6 +216,7 @@ describe('a repair', () => {
       money: 55,
       goesWith: '',
       follows: null,
+      cautions: [],
     },
   ];
   const form = (asked?: string) =>

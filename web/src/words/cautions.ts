@@ -7,11 +7,28 @@ export const CAUTIONS: Readonly<Record<CautionId, string>> = {
   'fuel vapour':
     'A spark and fuel vapour: wipe up spills, air the engine bay, keep testers away from plug holes of a flooded engine.',
   'rotating parts':
-    'It will turn: out of gear, brake on, chocks, sleeves and hair away from fan and belts, water clear of a propeller.',
+    'It will turn: out of gear, brake on, chocks, sleeves and hair away from fan and belts, everybody clear of blades, wheels and propeller.',
   battery:
-    'Battery gas and short circuits: no flame, no ring or wrench across the posts. Earth lead off first, on last.',
+    'Battery gas and short circuits: no flame, no ring or wrench across the posts. Earth lead off first, on last. A lithium battery is never charged as a lead one, nor at all when it is swollen or hot.',
   marine:
     'On a boat: run the blower and sniff the bilge before any spark. Fit only ignition-protected electrical parts; a road part can blow up the boat. Water to the pump before it runs. Where a licensed surveyor or electrician is required, the work is theirs.',
+  'hot engine': 'Exhaust, head and plugs of an engine that has run burn the hand: let it cool, or gloves.',
+  'hot coolant':
+    'Hot coolant is under pressure and scalds: never open the cap of a warm engine; a rag, a quarter turn, face away.',
+  'magneto by hand':
+    'Magnets that are turned make sparks without any battery: plug leads off and earthed, stop switch at stop. Blades and propeller turn with it; magnets snap on to tools and fingers.',
+  'drowned cylinder':
+    'It may be full of water or fuel, or seized: the starter bends a rod. Plugs out and turned by hand first; keep clear of the holes.',
+  'diesel may fire':
+    'Nothing has to spark: a diesel that is turned may start. Hold its stop out, out of gear, everybody clear.',
+  'run-away':
+    'A diesel can run away on its own oil or on fuel in its intake: a board at hand to shut the intake, nobody in line with the flywheel.',
+  'high-pressure jets':
+    'A jet from an injection pipe goes through skin and glove, and blood poisoning follows: never a hand or a rag near it, goggles, a shield; to hospital at once if it has struck.',
+  'compressed air':
+    'Air in a cylinder turns the engine: the crank held, tools off the pulley, hands clear; air in slowly, goggles.',
+  lifting:
+    'Work underneath only on stands or a proper hoist, never on a jack alone; wheels chocked. What is heavy comes down when its last bolt is out.',
   'exhaust gas': 'Carbon monoxide kills without a smell: doors open, or the exhaust led outside.',
   'capacitor charge':
     'A power pack gives hundreds of volts and keeps them: never hold its wires while cranking, short its store through a resistor before touching, one hand away.',

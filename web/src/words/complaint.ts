@@ -1,4 +1,4 @@
-import type { RecentWork, Complaint, JobBody, Stage } from '@pondu/core';
+import type { RecentWork, Complaint, Happening, JobBody, Stage } from '@pondu/core';
 
 export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; help: string }[] = [
   { value: 'no-fire', label: 'Cranks, will not fire', help: 'The starter turns it, nothing else happens.' },
@@ -9,11 +9,11 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'crank-click', label: 'Clicks once', help: 'One click, and it does not turn.' },
   { value: 'crank-chatter', label: 'Chatters', help: 'Click upon click.' },
   { value: 'crank-grinds', label: 'Grinds', help: 'Teeth are heard.' },
-  { value: 'crank-slow', label: 'Turns slowly', help: 'It turns, as if it were tired.' },
+  { value: 'crank-slow', label: 'Turns slowly', help: 'It turns over, but slowly or heavily.' },
   { value: 'crank-free', label: 'Spins free', help: 'The starter whirrs, the engine stands.' },
   { value: 'no-charge', label: 'Does not charge', help: 'The battery is not filled as it runs.' },
   { value: 'overcharge', label: 'Charges too much', help: 'The battery boils, lamps blow.' },
-  { value: 'lamp-wrong', label: 'Its lamp says wrong', help: 'On when it should be out, or the other way.' },
+  { value: 'lamp-wrong', label: 'Charge lamp wrong', help: 'On when it should be out, or the other way.' },
   { value: 'floods', label: 'Floods', help: 'Smells of fuel, drips, smokes black.' },
   { value: 'stalls', label: 'Stalls after minutes', help: 'Goes again when it has stood.' },
   { value: 'no-pull', label: 'No pull', help: 'Idles, and has no strength on the hill.' },
@@ -22,12 +22,13 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'cold-runs', label: 'Bad until it is warm', help: 'Stumbles or spits back cold, well after minutes.' },
   { value: 'kicks-back', label: 'Kicks back', help: 'Thrown back as the starter turns it.' },
   { value: 'knocks', label: 'Knocks', help: 'Pings or knocks as it pulls.' },
-  { value: 'will-not-stop', label: 'Will not stop', help: 'Told to stop, it goes on.' },
-  { value: 'flat-overnight', label: 'Flat overnight', help: 'Left well, found flat.' },
+  { value: 'will-not-stop', label: 'Will not stop', help: 'Key off or stop pulled, and it keeps running.' },
+  { value: 'flat-overnight', label: 'Flat overnight', help: 'The battery is flat after standing.' },
 ];
 export const PATTERNS: readonly { value: Complaint['pattern']; label: string; help: string }[] = [
   { value: 'constant', label: 'All the time', help: 'It does it now.' },
   { value: 'hot', label: 'When hot', help: 'Cold it is well.' },
+  { value: 'cold', label: 'Only cold', help: 'Warm it is well.' },
   { value: 'damp', label: 'When wet', help: 'Rain, fog, a wash.' },
   { value: 'now-and-then', label: 'Now and then', help: 'Nobody knows when.' },
 ];
@@ -59,6 +60,14 @@ export const WAITS: readonly { value: JobBody['waitsFor']; label: string }[] = [
   { value: 'helper', label: 'Waits for a helper' },
   { value: 'dry day', label: 'Waits for a dry day' },
   { value: 'owner', label: 'Waits for the owner' },
+];
+
+/** What befell the machine before it began. */
+export const HAPPENED: readonly { value: Happening; label: string }[] = [
+  { value: 'under water', label: 'It was under water' },
+  { value: 'stood in the wet', label: 'It stood in the wet' },
+  { value: 'jump leads reversed', label: 'Jump leads the wrong way round' },
+  { value: 'overheated', label: 'It was overheated' },
 ];
 
 /** What was done to a part before it began, and when. */

@@ -3,7 +3,8 @@ import { CHARGED } from '../../__tests__/chargeMachines.ts';
 import { house, machine } from '../../__tests__/machines.ts';
 import { Scene } from '../../machine/scene.ts';
 import type { MachineBody } from '../../schema/machine.ts';
-import { drawSound, withFault } from '../../tracing/draw.ts';
+import { drawSound } from '../../tracing/draw.ts';
+import { withBad } from '../../__tests__/withBad.ts';
 import { buildModel } from '../../tracing/model.ts';
 import { willNotStop } from './stopped.ts';
 
@@ -11,7 +12,7 @@ function chance(body: MachineBody, faultId?: string): number {
   const model = buildModel(body, house);
   const sound = drawSound(model, () => 0.5);
   const fault = model.faults.find((f) => f.id === faultId);
-  return willNotStop.likelihood(new Scene(model.machine, fault ? withFault(model, sound, fault, 0.5) : sound));
+  return willNotStop.likelihood(new Scene(model.machine, fault ? withBad(model, sound, fault, 0.5) : sound));
 }
 
 describe('an engine that will not stop', () => {

@@ -1,4 +1,4 @@
-import { figuresAt, figuresIfAny, hasFigures, needed, withFigures } from '../../machine/figures.ts';
+import { figuresAt, figuresIfAny, hasFigures, needed, withFigures, type PartFigures } from '../../machine/figures.ts';
 import type { AsFound, Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
@@ -25,6 +25,10 @@ function excites(found: AsFound, params: MachineParams): boolean {
   return startsAtRpm(fit, own.fieldOhms, amps, own.share, own.voltsPerRpm) < engineRpm(fit, 'fast');
 }
 
+/** What a regulator holds at its own terminals: its set point, as warm as it is, and what its sense wire keeps from it. */
+const heldBy = ({ setVolts, warmthVolts, senseVolts = 0 }: PartFigures['charge-regulator']): number =>
+  setVolts > 0 ? setVolts + warmthVolts + senseVolts : 0;
+
 /** What follows from belt, regulator and exciting current: put into the machine's figures before anyone measures. */
 export function settleCharge(found: AsFound, params: MachineParams): MachineParams {
   const source = figuresAt(params, SOURCE);
@@ -36,7 +40,7 @@ export function settleCharge(found: AsFound, params: MachineParams): MachinePara
   const put = {
     works: works ? 1 : 0,
     carried: figuresIfAny(params, BELT)?.carried ?? 1,
-    setVolts: heldAt(fit, regulator?.setVolts ?? fit.volts * 1.2, earth, fed),
+    setVolts: heldAt(fit, regulator ? heldBy(regulator) : fit.volts * 1.2, earth, fed),
     ...(fed.most < 1 ? { most: fed.most } : {}),
   };
   const settled = withFigures(params, SOURCE, { ...source, ...put });

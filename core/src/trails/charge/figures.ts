@@ -25,7 +25,7 @@ declare module '../../machine/figures.ts' {
     'cut-out': FiguresOf<typeof CHARGE_PARTS.cutOut>;
     'field-wire': FiguresOf<typeof CHARGE_PARTS.fieldWire>;
     'charge-wire': FiguresOf<typeof CHARGE_PARTS.chargeWire>;
-    'charge-regulator': Figures<'setVolts', 'dead' | 'leakOhms'>;
+    'charge-regulator': Figures<'setVolts' | 'warmthVolts', 'dead' | 'leakOhms' | 'senseVolts'>;
     'regulator-earth': FiguresOf<typeof CHARGE_PARTS.regulatorEarth>;
     'charge-lamp': Figures<never, 'watts' | 'ohms' | 'out' | 'led' | 'off'>;
     standing: FiguresOf<typeof CHARGE_PARTS.standing>;

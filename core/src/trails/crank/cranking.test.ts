@@ -4,7 +4,8 @@ import { house } from '../../__tests__/machines.ts';
 import type { CrankWord } from '../../machine/observed.ts';
 import { Scene } from '../../machine/scene.ts';
 import type { MachineBody } from '../../schema/machine.ts';
-import { drawSound, withFault } from '../../tracing/draw.ts';
+import { drawSound } from '../../tracing/draw.ts';
+import { withBad } from '../../__tests__/withBad.ts';
 import { buildModel } from '../../tracing/model.ts';
 import { crankingAmps } from './checks/measured.ts';
 import { startingOf } from './starting.ts';
@@ -18,7 +19,7 @@ function of(machine: MachineBody) {
   return (faultId?: string, severity = 0.6) => {
     const fault = model.faults.find((f) => f.id === faultId);
     if (faultId && !fault) throw new Error(faultId);
-    return fault ? new Scene(model.machine, withFault(model, sound, fault, severity), base) : base;
+    return fault ? new Scene(model.machine, withBad(model, sound, fault, severity), base) : base;
   };
 }
 const likeliest = (scene: Scene): CrankWord => {

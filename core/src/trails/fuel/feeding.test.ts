@@ -5,7 +5,8 @@ import { fitOf } from '../../schema/fit.ts';
 import { FUELLED } from '../../__tests__/fuelMachines.ts';
 import { house } from '../../__tests__/machines.ts';
 import { buildModel } from '../../tracing/model.ts';
-import { drawSound, withFault } from '../../tracing/draw.ts';
+import { drawSound } from '../../tracing/draw.ts';
+import { withBad } from '../../__tests__/withBad.ts';
 import { drinks, feedOf, flowOf, pressureAt, stallMinutes, suctionAt, type Feed } from './feeding.ts';
 
 /** The same feed element by element: a source for the head, one with its resistance for the pump, holes in a row. */
@@ -94,7 +95,7 @@ describe('minutes to a stall', () => {
   const sound = drawSound(model, () => 0.5);
   const minutes = (id: string, severity: number) => {
     const fault = model.faults.find((f) => f.id === id)!;
-    return stallMinutes(model.machine.fit, withFault(model, sound, fault, severity));
+    return stallMinutes(model.machine.fit, withBad(model, sound, fault, severity));
   };
   it('a sound one never does', () => {
     expect(stallMinutes(model.machine.fit, sound)).toBe(Infinity);

@@ -83,6 +83,9 @@ export function stallOf(fit: Fit, params: MachineParams): { minutes: number; aga
   return { minutes: stallMinutes(fit, params), again: logistic((filled - ENOUGH) / 0.1) };
 }
 
+/** A vent of so many square metres for each cubic metre a second lets the air in with a few tens of pascals. */
+const WIDE_VENT = 0.2;
+
 /** Share of full load's fuel that it drinks, driven as usual. */
 const DRIVEN = 0.45;
 
@@ -111,7 +114,7 @@ export function stallMinutes(fit: Fit, params: MachineParams): number {
   const tank = tankFeed(fit, params);
   const given = flowOf(feedOf(params));
   if (given < tank.demand) return tank.bowlCubicMetres / (tank.demand - given) / 60;
-  if (tank.ventSquareMetres > 1e-8) return Infinity;
+  if (tank.ventSquareMetres > WIDE_VENT * tank.demand) return Infinity;
   return starve(tank, RUN_SECONDS).stallAfter / 60;
 }
 

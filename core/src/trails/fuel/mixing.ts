@@ -24,6 +24,9 @@ const CHOKED = 1 / VAPOUR_COLD;
 /** Litres an hour that pass a leaking seat into a bowl that is full, before it is called flooding. */
 const NUISANCE = 0.15 / 3.6e6;
 
+/** With less than this of its squirt an engine stumbles as it is opened up. */
+const STUMBLES_FROM = 0.55;
+
 /** How the mixture stands while the engine cranks cold, warms up, idles or runs fast, as if its bowls were full. 1 is right. */
 function asMixed(p: MachineParams, how: How, cold: boolean): number {
   const { light, water } = figuresAt(p, TANK);
@@ -32,12 +35,13 @@ function asMixed(p: MachineParams, how: How, cold: boolean): number {
   const choke = figuresAt(p, C.choke);
   const dry = 1 - water;
   if (how === 'crank') {
-    const vapour = VAPOUR_COLD * light * (choke.closes > 0.5 ? CHOKED : 1);
+    const vapour = VAPOUR_COLD * light * (1 + choke.closes * (CHOKED - 1));
     return vapour * jets * level * dry;
   }
   if (cold) {
     // Half off it makes up for what does not boil off yet; one that stays shut draws what it does at a start.
-    const draws = choke.closes > 0.5 ? choke.opens / VAPOUR_WARMING + (1 - choke.opens) * CHOKED : 1;
+    const closed = choke.opens / VAPOUR_WARMING + (1 - choke.opens) * CHOKED;
+    const draws = 1 + choke.closes * (closed - 1);
     return VAPOUR_WARMING * (0.5 + 0.5 * light) * draws * jets * level * dry;
   }
   const shut = 1 + 0.9 * (1 - choke.opens);
@@ -70,7 +74,8 @@ const fuelOffers: Offers = {
   richness,
   floods: (scene) => floodsIn(scene.params, feedOf(scene.params)),
   oil: ({ params }) => 0.9 * ((figuresAt(params, TANK).oil ?? 0) ? 1 : 0),
-  hesitates: ({ params }) => ((figuresIfAny(params, C.accelerator)?.squirts ?? 1) < 0.5 ? 0.9 : 0),
+  hesitates: ({ params }) =>
+    0.9 * logistic((STUMBLES_FROM - (figuresIfAny(params, C.accelerator)?.squirts ?? 1)) / 0.06),
   pulls: (scene) => flowOf(feedOf(scene.params)) / drinks(scene.machine.fit, 'full'),
   stall: (scene) => stallOf(scene.machine.fit, scene.params),
 };

@@ -10,7 +10,7 @@ export const staysOn: CauseSpec = {
 /** All that keeps a battery from being filled. */
 const noCharge = [
   fails('belt', 'slack', 'gone'),
-  fails('alternator', 'brushes', 'field-open', 'phase', 'diode-open', 'diode-shorted'),
+  fails('alternator', 'brushes', 'field-open', 'phase', 'diode-open', 'exciter', 'diode-shorted'),
   fails('generator', 'brushes', 'field-open', 'no-residual', 'shorted'),
   fails('stator, one phase', 'open', 'earthed', 'turns', 'weak'),
   fails('stator, three phases', 'open', 'earthed', 'turns', 'weak'),
@@ -29,7 +29,7 @@ const drains = [
   fails('alternator', 'diode-shorted'),
 ];
 const boils = [
-  fails('regulator', 'high'),
+  fails('regulator', 'high', 'sense'),
   fails('regulator box', 'high'),
   fails('regulator-rectifier', 'high'),
   fails('regulator earth', 'poor'),
@@ -37,6 +37,24 @@ const boils = [
 
 /** What wears the parts that several trails share. */
 export const SHARED_CAUSES: readonly Failing[] = [
+  {
+    of: [fails('wire', 'broken', 'corroded')],
+    causes: [
+      lookedFor(
+        'strained',
+        'It is pulled tight, or shakes free of its clips',
+        'Follow it with the engine rocked by hand; look for missing clips.',
+        3,
+      ),
+      lookedFor(
+        'crimp',
+        'A terminal crimped or twisted by somebody, not sealed',
+        'Pull at each end; look for green copper and tape.',
+        3,
+      ),
+      lookedFor('heat', 'It lies where it is hot', 'Feel for stiff, browned insulation near the exhaust.', 1),
+    ],
+  },
   {
     of: [fails('battery', 'flat')],
     causes: [

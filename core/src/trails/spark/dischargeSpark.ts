@@ -103,7 +103,9 @@ export function dischargeSpark(
   });
   const damped = 1 / (1 + loopOhms(scene, cylinder, coil) / 8);
   const stored = 0.5 * pack.farads * volts ** 2 * BURNED_SHARE * damped * fired;
-  return sparkOf(path, raised * fired, askedVolts(scene, place, cylinder, gapMetres), stored, coil.farads);
+  // Over a bridged plug nothing is left of it: the winding's own ohms take it all.
+  const left = path.shuntOhms / (path.shuntOhms + windingOhms(coil));
+  return sparkOf(path, raised * fired * left, askedVolts(scene, place, cylinder, gapMetres), stored, coil.farads);
 }
 
 /** A speed at which the store of a battery-fed pack is drawn filling, rev/min. */

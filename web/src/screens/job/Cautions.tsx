@@ -70,3 +70,13 @@ export function Cautions({
     </div>
   );
 }
+
+/** Of a repair or a bench: asked once, then one line. */
+export function BenchCare({ ids }: { ids: readonly CautionId[] }) {
+  const [understood, understand] = useUnderstood(ids);
+  return ids.length === 0 ? null : (
+    <div className="no-print mb-3">
+      <Cautions ids={ids} understood={understood} onUnderstood={understand} />
+    </div>
+  );
+}

@@ -2,7 +2,7 @@ import type { Complaint, Station } from '@pondu/core';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
 import { RecentWorkFields } from './RecentWorkFields.tsx';
-import { PATTERNS, SYMPTOMS } from '../../words/complaint.ts';
+import { HAPPENED, PATTERNS, SYMPTOMS } from '../../words/complaint.ts';
 
 export type ComplaintDraft = Omit<Complaint, 'symptom' | 'pattern'> & {
   symptom: Complaint['symptom'] | '';
@@ -53,13 +53,30 @@ export function ComplaintFields({
       <div>
         <Choice
           label="When"
-          columns="grid-cols-2 lg:grid-cols-4"
+          columns="grid-cols-2 lg:grid-cols-5"
           value={value.pattern}
           options={PATTERNS}
           onChange={(pattern) => set({ pattern })}
         />
         {errors['pattern'] && <FieldNote text={errors['pattern']} />}
       </div>
+      <fieldset className="flex flex-wrap gap-x-6 gap-y-1">
+        <legend className="tag mb-1">Before it began</legend>
+        {HAPPENED.map(({ value: what, label }) => (
+          <label key={what} className="flex min-h-12 items-center gap-2.5">
+            <input
+              type="checkbox"
+              className="size-6 accent-do"
+              checked={value.happened?.includes(what) ?? false}
+              onChange={(e) => {
+                const others = (value.happened ?? []).filter((h) => h !== what);
+                set({ happened: e.target.checked ? [...others, what] : others });
+              }}
+            />
+            {label}
+          </label>
+        ))}
+      </fieldset>
       <TextArea label="In the owner’s words" value={value.words} onChange={(e) => set({ words: e.target.value })} />
       <div className="grid gap-4 sm:grid-cols-2">
         <TextField label="Since when" value={value.since} onChange={(e) => set({ since: e.target.value })} />

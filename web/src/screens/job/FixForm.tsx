@@ -11,6 +11,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
 import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
 import { percent } from '../../words/belief.ts';
+import { BenchCare } from './Cautions.tsx';
 import type { JobPlace } from './place.ts';
 
 const HOW = [
@@ -116,7 +117,8 @@ export function FixForm({ place: { stored, machine, house }, repairs, suspects, 
   const [repairId, how] = useWatch({ control, name: ['repairId', 'how'] });
   const write = useJobWrites(stored);
   const leading = suspects.filter((s, i, all) => all.findIndex((x) => x.repair.id === s.repair.id) === i);
-  const goesWith = repairs.find((r) => r.id === repairId)?.goesWith;
+  const chosen = repairs.find((r) => r.id === repairId);
+  const goesWith = chosen?.goesWith;
 
   async function save(read: Read) {
     try {
@@ -154,6 +156,7 @@ export function FixForm({ place: { stored, machine, house }, repairs, suspects, 
     >
       <h2 className="text-xl">What is done about it</h2>
       <SelectField label="Repair" value={repairId} options={options} onChange={fill} />
+      <BenchCare ids={chosen?.cautions ?? []} />
       <TextField label="In words" error={errors.what?.message} {...register('what')} />
       {goesWith && <p className="text-[15px]">Renew as a set with {goesWith}.</p>}
       <Controller

@@ -18,6 +18,7 @@ import { RoadBench } from '../setUp/RoadBench.tsx';
 import { SheetBench } from '../setUp/SheetBench.tsx';
 import { TimingBench } from '../setUp/TimingBench.tsx';
 import { TopBench } from '../setUp/TopBench.tsx';
+import { BenchCare } from './Cautions.tsx';
 import type { JobPlace } from './place.ts';
 import { SnagPanel } from './SnagPanel.tsx';
 import { useMoveOn } from './useMoveOn.ts';
@@ -131,6 +132,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
         </Tabs.List>
         {benches.map((b) => (
           <Tabs.Content key={b.id} value={b.id} aria-label={b.label}>
+            <BenchCare ids={view.cautions[b.id] ?? []} />
             {b.shown}
           </Tabs.Content>
         ))}

@@ -45,7 +45,7 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
           icon={<ShieldQuestion aria-hidden className="size-6" />}
           tone="warn"
           title={`${percent(verdict.share)} for: ${lower(verdict.repair.label)}. One more check first`}
-          text={`It is dear: ${moneyWords(verdict.loss, house.currency)} are lost if it is not the part, and one check alone speaks for it. Next: ${lower(verdict.check.label)}.`}
+          text={`${moneyWords(verdict.loss, house.currency)} of work and parts are lost if it is not that. This settles it first: ${lower(verdict.check.label)}.`}
         >
           <LinkButton to={`${at}/trace?check=${verdict.check.id}`}>Show it</LinkButton>
           <LinkButton to={`${at}/repair?repair=${verdict.repair.id}`}>Repair it all the same</LinkButton>

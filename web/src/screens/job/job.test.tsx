@@ -104,7 +104,7 @@ describe('the verdict', () => {
     expect(screen.getByRole('heading').textContent).toBe(
       '99 % for: replace the ballast resistor. One more check first',
     );
-    expect(screen.getByRole('status').textContent).toContain('€210 are lost if it is not the part');
+    expect(screen.getByRole('status').textContent).toContain('€210 of work and parts are lost if it is not that');
     expect(screen.getByRole('link', { name: 'Show it' }).getAttribute('href')).toBe(
       '/jobs/job-1/trace?check=ballast-ohms',
     );

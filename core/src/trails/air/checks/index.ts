@@ -130,7 +130,7 @@ const tried: CheckMaker = (machine) => {
         look: true,
       },
       ({ params }) => {
-        const blocked = seen(figuresAt(params, FILTER).openShare < 0.5, 0.96);
+        const blocked = 0.015 + 0.95 * logistic((0.6 - figuresAt(params, FILTER).openShare) / 0.06);
         return { clear: 1 - blocked, blocked };
       },
     ),

@@ -8,7 +8,8 @@ import { INSTRUMENTS } from '../../../instruments/index.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { IDLE } from '../../../machine/state.ts';
 import { seededRandom } from '../../../random/lcg.ts';
-import { drawSound, withFault } from '../../../tracing/draw.ts';
+import { drawSound } from '../../../tracing/draw.ts';
+import { withBad } from '../../../__tests__/withBad.ts';
 import { buildModel } from '../../../tracing/model.ts';
 import { Tracer } from '../../../tracing/trace.ts';
 
@@ -34,7 +35,7 @@ describe('gauge and tachometer', () => {
   const sceneOf = (faultId?: string, severity = 0.5) => {
     const sound = drawSound(model, () => 0.5);
     const fault = model.faults.find((f) => f.id === faultId);
-    return new Scene(model.machine, fault ? withFault(model, sound, fault, severity) : sound);
+    return new Scene(model.machine, fault ? withBad(model, sound, fault, severity) : sound);
   };
   const shows = (checkId: string, faultId?: string, severity?: number): number => {
     const check = model.checks.find((c) => c.id === checkId)!;

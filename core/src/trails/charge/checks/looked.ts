@@ -2,8 +2,11 @@ import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
+import { logistic } from '../../../random/lcg.ts';
 import { BELT } from '../making.ts';
 
+/** A belt that gives more than its plate is called slack from here on, metres. */
+const SLACK_FROM = 15e-3;
 /** Press the belt. */
 export const pressBelt: CheckMaker = () => [
   {
@@ -12,14 +15,14 @@ export const pressBelt: CheckMaker = () => [
     label: 'Belt, pressed at mid-span',
     set: 'Engine off, key out.',
     touch: 'Press with a thumb halfway between the pulleys.',
-    watch: 'Ten to fifteen millimetres; shiny flanks and black dust say that it slips.',
+    watch: 'It gives a little, as its plate says; shiny flanks and black dust say that it slips.',
     instrument: 'eyes',
     probe: {
       kind: 'look',
       sees: (scene) => {
         const gives = figuresAt(scene.params, BELT).deflectionMetres;
         const gone = seen(gives > 0.1, 0.99);
-        const slack = (1 - gone) * seen(gives > 0.016 && gives <= 0.1, 0.94);
+        const slack = (1 - gone) * (gives > 0.1 ? 0 : 0.015 + 0.94 * logistic((gives - SLACK_FROM) / 1e-3));
         return { firm: 1 - gone - slack, slack, gone };
       },
     },
@@ -46,7 +49,7 @@ export const lookChargeWire: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const bad = seen(figuresAt(scene.params, 'charge-wire').ohms > 0.15, 0.75);
+        const bad = 0.015 + 0.74 * logistic(Math.log(figuresAt(scene.params, 'charge-wire').ohms / 0.06) / 0.5);
         return { sound: 1 - bad, 'melted, loose or open': bad };
       },
     },

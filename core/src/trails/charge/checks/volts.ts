@@ -3,9 +3,9 @@ import { FAST, IDLE, KEY_OFF, LOADED } from '../../../machine/state.ts';
 import { block, earthPost, nodeOf, touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { MachineState } from '../../../machine/part.ts';
-import { batteryVolts, given, intoBattery } from '../charging.ts';
+import { batteryVolts, given, intoBattery, sourceVolts } from '../charging.ts';
 import { regulatorEarthDrop } from '../fieldCircuit.ts';
-import { REGULATOR_EARTH, SOURCE } from '../making.ts';
+import { REGULATOR, REGULATOR_EARTH, SOURCE } from '../making.ts';
 
 const RUNNING_CAUTIONS = ['charging battery', 'rotating parts', 'exhaust gas'] as const;
 export const running = (
@@ -66,10 +66,11 @@ export const chargeVolts: CheckMaker = (machine) => {
       station: SOURCE,
       label: 'Volts at the machine itself, fast',
       touch: touch(machine, live, block(machine)),
-      watch: 'Volts here and none at the battery: the wire. None here either: the machine or what excites it.',
+      watch: 'Volts here and none at the battery: the wire. None here either: what makes them, or what excites it.',
       instrument: 'voltmeter',
-      probe: { kind: 'across', live, earth: block(machine) },
+      probe: { kind: 'figure', value: (scene) => sourceVolts(scene, LOADED) },
       minutes: 1.5,
+      needs: [SOURCE],
     },
     {
       ...running(machine, 'fast, all on', LOADED),
@@ -106,6 +107,22 @@ export const chargeVolts: CheckMaker = (machine) => {
       needs: ['live-clamp'],
       minutes: 1.2,
     },
+    ...(machine.fit.charge?.kind === 'alternator-apart'
+      ? [
+          {
+            ...running(machine, 'fast, all on', LOADED),
+            id: 'charge-sense-drop',
+            station: REGULATOR,
+            label: 'Drop, battery’s live post to the regulator’s sense terminal',
+            touch: 'One probe on the battery’s live post, the other on the sense terminal of the regulator.',
+            watch: 'Next to nothing: what is lost here it adds to the charge.',
+            instrument: 'voltmeter',
+            probe: { kind: 'figure', value: ({ params }) => figuresAt(params, REGULATOR).senseVolts ?? 0 },
+            needs: [REGULATOR],
+            minutes: 1.5,
+          } satisfies Check,
+        ]
+      : []),
     ...(machine.partById.has(REGULATOR_EARTH)
       ? [
           {
@@ -137,12 +154,13 @@ export const drainAtRest: CheckMaker = (machine) =>
     ? [
         {
           id: 'charge-drain',
+          does: ['works at the battery'],
           station: 'standing',
           label: 'Current at rest',
           set: 'Key out, doors shut, ten minutes after the last thing was switched.',
-          touch: 'Clamp around the battery’s earth cable, its zero set beside it.',
-          watch: 'An old machine takes nothing, one with a clock some hundredths.',
-          instrument: 'clamp meter',
+          touch: 'Battery earth off, the meter in series between post and clamp, on its socket for ten amperes.',
+          watch: 'An old machine takes nothing, one with a clock or a radio a little. Nobody turns the key meanwhile.',
+          instrument: 'ammeter',
           probe: { kind: 'figure', value: (scene) => scene.see('drainAmps', KEY_OFF) },
           state: KEY_OFF,
           needs: ['live-clamp', 'standing'],
@@ -152,12 +170,13 @@ export const drainAtRest: CheckMaker = (machine) =>
         },
         {
           id: 'charge-drain-unplugged',
+          does: ['works at the battery'],
           station: SOURCE,
           label: 'Current at rest, charge wire off',
-          set: 'Battery earth off, charge wire off and kept from metal, earth on again.',
-          touch: 'Clamp around the battery’s earth cable, its zero set beside it.',
-          watch: 'Gone now: the machine, its cut-out or its diodes. Still there: something else stays on.',
-          instrument: 'clamp meter',
+          set: 'Battery earth off, charge wire off and kept from metal.',
+          touch: 'The meter in series between the battery’s earth post and its clamp, as before.',
+          watch: 'Gone now: what charges it, its cut-out or its diodes. Still there: something else stays on.',
+          instrument: 'ammeter',
           probe: {
             kind: 'figure',
             value: (scene) =>

@@ -70,7 +70,13 @@ function regulatorParts(kind: Kind, { block }: Site): PartInstance[] {
   const own = { id: REGULATOR, label: NAMES[kind].regulator, station: REGULATOR };
   const regulator: PartInstance = kind.startsWith('stator')
     ? { ...own, kind: PARTS.regulatorRectifier, nodes: { a: 'chg-out', b: block } }
-    : { ...own, kind: kind === 'generator' ? PARTS.regulatorBox : PARTS.regulator, nodes: {}, apart: true };
+    : {
+        ...own,
+        kind:
+          kind === 'generator' ? PARTS.regulatorBox : kind === 'alternator' ? PARTS.regulator : PARTS.regulatorApart,
+        nodes: {},
+        apart: true,
+      };
   const earth: PartInstance = {
     id: REGULATOR_EARTH,
     label: 'Regulator’s earth',

@@ -193,7 +193,7 @@ export const standing: PartKind<'ohms'> = {
       weight: 3,
       repair: 'find',
       comesWith: 'shaking',
-      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(16, 4, s) * (volts / 12) }),
+      apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(300, 4, s) * (volts / 12) }),
     },
   ],
   elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms }],

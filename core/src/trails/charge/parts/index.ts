@@ -1,6 +1,6 @@
 import { belt, chargeLamp, chargeWire, consumers, exciteResistor, lamps, standing } from './around.ts';
 import { fieldWire } from './fieldWire.ts';
-import { cutOut, regulator, regulatorBox, regulatorEarth, regulatorRectifier } from './regulator.ts';
+import { cutOut, regulator, regulatorApart, regulatorBox, regulatorEarth, regulatorRectifier } from './regulator.ts';
 import { alternator, generator, generatorB } from './source.ts';
 import { statorSingle, statorThree } from './stator.ts';
 
@@ -18,6 +18,7 @@ export const CHARGE_PARTS = {
   generatorB,
   lamps,
   regulator,
+  regulatorApart,
   regulatorBox,
   regulatorEarth,
   regulatorRectifier,

@@ -8,13 +8,22 @@ import {
   type PlateSpec,
 } from '../../../machine/part.ts';
 
+type Regulated = 'setVolts' | 'warmthVolts';
 const setting = (low: number, high: number): PlateSpec<'setVolts'> => ({
   id: 'setVolts',
   label: 'Set point at 25 °C',
   dimension: 'voltage',
   typical: ({ volts }) => ({ low: (low * volts) / 12, high: (high * volts) / 12 }),
 });
-const faults = (repair: string): FaultMode<'setVolts', 'dead'>[] => [
+/** A regulator gives way by 7 to 10 mV for each kelvin that it warms (REFERENCE, charging): over twenty either way. */
+const warmth: PlateSpec<'warmthVolts'> = {
+  id: 'warmthVolts',
+  label: 'What its warmth takes off or adds',
+  dimension: 'voltage',
+  typical: ({ volts }) => ({ low: (-0.17 * volts) / 12, high: (0.17 * volts) / 12 }),
+  hidden: true,
+};
+const faults = (repair: string): FaultMode<Regulated, 'dead'>[] => [
   {
     id: 'low',
     label: 'regulates too low',
@@ -40,18 +49,35 @@ const faults = (repair: string): FaultMode<'setVolts', 'dead'>[] => [
   },
 ];
 
+/** The wire by which a regulator that stands apart feels the battery: what it loses there it makes up for. */
+const sense: FaultMode<Regulated, 'dead' | 'senseVolts'> = {
+  id: 'sense',
+  label: 'its sense wire poor or off: it charges too much',
+  weight: 1,
+  byHand: true,
+  repair: 'sense',
+  comesWith: 'shaking',
+  from: { senseVolts: 0 },
+  apply: (p, s, { volts }) => ({ ...p, senseVolts: (between(0.6, 4, s) * volts) / 12 }),
+};
 /** A transistor regulator, in the machine or in a box of its own. */
-export const regulator: PartKind<'setVolts', 'dead'> = {
+export const regulator: PartKind<Regulated, 'dead'> = {
   kind: 'regulator',
-  plates: [setting(13.9, 14.5)],
+  plates: [setting(13.9, 14.5), warmth],
   repairs: [{ id: 'replace', label: 'Replace the regulator', minutes: 30, money: 45 }],
   faults: faults('replace'),
   elements: () => [],
 };
+/** The same in a box of its own. */
+export const regulatorApart: PartKind<Regulated, 'dead' | 'senseVolts'> = {
+  ...regulator,
+  repairs: [...regulator.repairs, { id: 'sense', label: 'Mend the regulator’s sense wire', minutes: 15, money: 2 }],
+  faults: [...faults('replace'), sense],
+};
 /** Vibrating contacts in a box, beside the cut-out. */
-export const regulatorBox: PartKind<'setVolts', 'dead'> = {
+export const regulatorBox: PartKind<Regulated, 'dead'> = {
   kind: 'regulator box',
-  plates: [setting(13.9, 14.6)],
+  plates: [setting(13.9, 14.6), warmth],
   repairs: [
     { id: 'set', label: 'Clean and set the regulator’s contacts', minutes: 35, money: 0 },
     { id: 'replace', label: 'Replace the regulator box', minutes: 30, money: 90 },
@@ -59,22 +85,27 @@ export const regulatorBox: PartKind<'setVolts', 'dead'> = {
   faults: faults('set').map((f) => (f.id === 'dead' ? { ...f, repair: 'replace' } : f)),
   elements: () => [],
 };
+/** What its diodes let by backwards when they are sound, ohms. */
+const SOUND_LEAK_OHMS = 3e5;
 /** Rectifier and regulator of a flywheel's coils in one block of cast metal. */
-export const regulatorRectifier: PartKind<'setVolts', 'dead' | 'leakOhms'> = {
+export const regulatorRectifier: PartKind<Regulated, 'dead' | 'leakOhms'> = {
   kind: 'regulator-rectifier',
-  plates: [setting(14, 14.6)],
+  plates: [setting(14, 14.6), warmth],
   repairs: [{ id: 'replace', label: 'Replace the regulator-rectifier', minutes: 25, money: 95 }],
   faults: [
     ...faults('replace'),
     {
       id: 'leaks',
+      from: { leakOhms: SOUND_LEAK_OHMS },
       label: 'a diode leaks: it empties the battery at rest',
       weight: 1,
       repair: 'replace',
       apply: (p, s, { volts }) => ({ ...p, leakOhms: logBetween(25, 5, s) * (volts / 12) }),
     },
   ],
-  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.leakOhms ?? 3e5 }],
+  elements: (p, { id, nodes }) => [
+    { type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.leakOhms ?? SOUND_LEAK_OHMS },
+  ],
 };
 
 /** The regulator's own earth: it measures against it. */

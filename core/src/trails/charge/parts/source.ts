@@ -148,6 +148,7 @@ export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residua
     },
     {
       id: 'shorted',
+      from: { share: 1 },
       label: 'its armature shorted',
       weight: 1,
       repair: 'replace',
@@ -210,6 +211,15 @@ export const alternator: PartKind<
         feedsOhms: between(0.6, 1.2, s),
         ripple: DIODE_OPEN.ripple,
       }),
+    },
+    {
+      // What feeds its field is lost: it lives on what the lamp lets through, and the lamp glows on.
+      id: 'exciter',
+      label: 'its exciter diodes open',
+      weight: 1,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p, s) => ({ ...p, share: between(0.5, 0.15, s), feedsOhms: logBetween(30, 3000, s) }),
     },
     {
       id: 'diode-shorted',

@@ -8,6 +8,7 @@ const woundFault = (id: string, label: string, weight: number, apply: StatorFaul
   label,
   weight,
   repair: 'replace',
+  from: { share: 1, shortedLeg: 1 },
   apply,
 });
 /** From this severity on turns are shorted with it. */
@@ -21,11 +22,14 @@ const toCore = (label: string): StatorFault =>
     return { ...p, share: shareToCore(coreOhms, fit) * shortedLeg, coreOhms, shortedLeg };
   });
 const statorFaults: readonly StatorFault[] = [
-  woundFault('open', 'a leg open', 2, (p, s) => ({
-    ...p,
-    share: between(LEG_GONE.share.fast, LEG_GONE.share.idle, s),
-    openLeg: 1,
-  })),
+  {
+    ...woundFault('open', 'a leg open', 2, (p, s) => ({
+      ...p,
+      share: between(LEG_GONE.share.fast, LEG_GONE.share.idle, s),
+      openLeg: 1,
+    })),
+    leap: true,
+  },
   toCore('a leg to its core'),
   woundFault('turns', 'turns shorted', 1.2, (p, s) => ({
     ...p,
@@ -71,6 +75,7 @@ const stator = (
         ]),
     {
       id: 'weak',
+      from: { share: 1 },
       label: 'its magnets weak or loose',
       weight: 0.8,
       repair: 'magnets',

@@ -53,6 +53,7 @@ export const leakDownChecks: CheckMaker = (machine) => {
     {
       ...still,
       id: 'compression-leakdown',
+      does: ['air into a cylinder', 'turned by hand'],
       station: strokes === 'four-stroke' ? VALVES : BORES,
       label: `Leak-down of ${lowest}`,
       touch: 'Tester in the hole, air on; read what it loses.',
@@ -65,6 +66,7 @@ export const leakDownChecks: CheckMaker = (machine) => {
       {
         ...still,
         id: 'compression-hiss',
+        does: ['air into a cylinder', 'turned by hand'],
         station: strokes === 'four-stroke' ? VALVES : BORES,
         label: `Air into ${lowest}: where does it hiss out?`,
         touch: 'Air through an adapter in the hole; listen at oil filler, intake, exhaust and the next holes.',

@@ -23,7 +23,9 @@ export const listen: CheckMaker = (machine) =>
             id: 'compression-listen',
             station: BORES,
             label: 'Turned over, by ear and hand: even beats?',
-            set: machine.fit.spark ? 'Ignition off or earthed, throttle open.' : 'Fuel held off.',
+            set: machine.fit.spark
+              ? 'Ignition off or earthed, throttle open.'
+              : 'Stop held out so that no fuel is injected.',
             touch: 'Turn it over for five seconds with the starter, or by hand over each top.',
             watch: 'Every beat alike, and each holds. One that runs through; none that holds: it spins.',
             words: machine.fit.cylinders > 1 ? ['even', 'one runs through', 'spins freely'] : ['holds', 'runs through'],
@@ -62,6 +64,7 @@ export const clearances: CheckMaker = (machine) => {
     looking(
       {
         id: 'compression-clearances',
+        does: ['turned by hand'],
         station: VALVES,
         label: 'Valve clearances, all',
         set: 'Engine cold, covers off; each valve on the back of its cam.',
@@ -116,16 +119,17 @@ export const around: CheckMaker = (machine) => {
   const bubbles = looking(
     {
       id: 'compression-bubbles',
+      does: ['opens cooling'],
       station: GASKET,
       label: 'Bubbles in the water, or oil and water mixed',
-      set: 'Cold, cap of the water off; then started.',
+      set: 'Stone cold: the cap of the water off, then started. Never opened warm.',
       touch: 'Watch the water as it starts and is opened up; look at the dipstick.',
       watch: 'Still, and the oil clean.',
       words: ['still and clean', 'bubbles or cream'],
       state: KEY_OFF,
       minutes: 1.5,
       opens: [],
-      cautions: ['rotating parts', 'exhaust gas', 'hot coil', ...marine],
+      cautions: ['rotating parts', 'exhaust gas', ...marine],
     },
     ({ params }) => {
       const bad = seen((figuresAt(params, GASKET).water ?? 0) > 0.5, 0.85);
@@ -227,10 +231,12 @@ export const dieselDrop: CheckMaker = (machine) =>
         looking(
           {
             id: 'compression-unions',
+            does: ['opens injection', 'touches what is hot'],
             station: BORES,
             label: 'Injector unions loosened in turn: which makes no difference?',
-            set: 'Running at idle, or as well as it will; rag around the union, face and hands away from the spray.',
-            touch: 'Half a turn, listen, tighten again, the next.',
+            set: 'Running at idle, or as well as it will. Goggles and gloves; a shield over the union, nobody beside it. Not on a common rail.',
+            touch:
+              'With a long spanner a quarter turn, listen, tighten again, the next; never a hand or a rag at the union.',
             watch: 'Each sound cylinder drops the revs alike.',
             words: [
               'all drop alike',

@@ -9,7 +9,7 @@ const marine = (machine: Machine) => (machine.fit.marine ? (['marine'] as const)
 export const turnedOver = (machine: Machine): Pick<Check, 'set' | 'state' | 'opens' | 'cautions'> => ({
   set: machine.fit.spark
     ? 'Ignition off or earthed, throttle wide open, battery charged.'
-    : 'Fuel held off, battery charged.',
+    : 'Stop held out so that no fuel is injected, battery charged.',
   state: CRANKING,
   opens: ['plugs out'],
   cautions: ['rotating parts', 'fuel vapour', ...marine(machine)],

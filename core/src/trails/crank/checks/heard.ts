@@ -1,21 +1,23 @@
 import { logistic } from '../../../random/lcg.ts';
 import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
-import { block, type CheckMaker } from '../../../machine/check.ts';
+import { block, looking, type CheckMaker } from '../../../machine/check.ts';
+import type { Scene } from '../../../machine/scene.ts';
+import { CRANK_PARTS } from '../parts/index.ts';
 import { CRANK_WORDS } from '../../../machine/observed.ts';
 import { ENGINE, engagement, SOLENOID } from '../cranking.ts';
-import { CAUTIONS, HOLD, marine, start, told } from './start.ts';
+import { CAUTIONS, HOLD, marine, start, told, keptFromFiring } from './start.ts';
 
 /** Key to start, and listen. */
 export const listenCranking: CheckMaker = (machine) => [
   {
-    ...start,
+    ...start(machine),
     id: 'crank-listen',
     station: machine.partById.has('hand-start') ? 'hand-start' : 'starter',
     label: 'Key to start: what it does',
     ...(machine.partById.has('hand-start')
       ? {
           label: 'Pull it through: what it does',
-          set: 'Spark off, out of gear. Pull it through slowly, then at speed.',
+          set: `Out of gear, ${keptFromFiring(machine)}. Pull it through slowly, then at speed.`,
         }
       : {}),
     touch: 'Nothing: stand clear of belts and fan.',
@@ -32,7 +34,7 @@ export const listenCranking: CheckMaker = (machine) => [
 /** The four pictures of the headlamps. */
 export const lampsCranking: CheckMaker = (machine) => [
   {
-    ...start,
+    ...start(machine),
     id: 'crank-lamps',
     station: 'battery',
     label: 'Headlamps while it is at start',
@@ -65,16 +67,63 @@ export const lampsCranking: CheckMaker = (machine) => [
   },
 ];
 
+/** What it does with something sound in a part's place. */
+const withSound = (part: string) => (scene: Scene) => ({
+  ...scene.see('cranking', { ...CRANKING, clipped: [part] }),
+});
+
+/** A good battery put across its own, and a jumper over each interlock. */
+export const putAcross: CheckMaker = (machine) => {
+  if (!told(machine)) return [];
+  const locks = machine.parts.filter((p) => p.kind === CRANK_PARTS.startInterlock);
+  return [
+    looking(
+      {
+        ...start(machine),
+        id: 'crank-boost',
+        does: ['works at the battery', 'charges'],
+        station: 'battery',
+        label: 'A good battery put across: what it does',
+        touch:
+          'Its live post to the live clamp, then its earth to bare metal on the engine, away from the battery. Key to start.',
+        watch: 'It turns well now: the battery or its charge. The same as before: clamps, cables, starter, engine.',
+        words: CRANK_WORDS,
+        needs: [SOLENOID, 'battery'],
+        minutes: 4,
+      },
+      withSound('battery'),
+    ),
+    ...locks.map((lock) =>
+      looking(
+        {
+          ...start(machine),
+          id: `crank-${lock.id}-bridged`,
+          does: ['feeds past the switches'],
+          station: lock.station,
+          label: `${lock.label}, bridged for the test: what it does`,
+          touch: 'A fused jumper over its two terminals, taken off again at once. Key to start.',
+          watch: 'It turns now: that switch, or how it is set. It goes back as it was before anybody drives.',
+          words: CRANK_WORDS,
+          needs: [SOLENOID, lock.id],
+          minutes: 2,
+        },
+        withSound(lock.id),
+      ),
+    ),
+  ];
+};
+
 /** The small terminal fed past the whole start circuit. */
 export const jumpSolenoid: CheckMaker = (machine) =>
   told(machine)
     ? [
         {
-          ...start,
+          ...start(machine),
           id: 'crank-jump',
+          does: ['feeds past the switches'],
           station: 'start-switch',
           label: 'Small terminal fed from the battery',
-          set: 'Out of gear, brake on, spark off, nobody near belts, drive or propeller.',
+          set: `Out of gear, brake on, ${keptFromFiring(machine)}, nobody near belts, drive or propeller.`,
           touch: 'A fused lead from the live clamp to the small terminal, for two seconds.',
           watch: 'It turns now: the start circuit. It does the same as before: solenoid, starter, thick path, engine.',
           instrument: 'eyes',

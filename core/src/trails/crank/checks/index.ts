@@ -1,5 +1,5 @@
 import type { CheckMaker } from '../../../machine/check.ts';
-import { jumpSolenoid, lampsCranking, listenCranking } from './heard.ts';
+import { jumpSolenoid, lampsCranking, listenCranking, putAcross } from './heard.ts';
 import { heatingChecks } from './heating.ts';
 import { hotJoints, lookHandStart, lookStarterCable, starterOut, turnByHand } from './looked.ts';
 import { crankingAmps, crankingSpeed, crankingVolts, solenoidOhms } from './measured.ts';
@@ -12,6 +12,7 @@ export const CRANK_CHECKS: readonly CheckMaker[] = [
   lampsCranking,
   crankingVolts,
   jumpSolenoid,
+  putAcross,
   crankingAmps,
   crankingSpeed,
   solenoidOhms,

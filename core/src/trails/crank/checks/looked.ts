@@ -6,13 +6,14 @@ import { seen } from '../../../machine/seen.ts';
 import { DRIVE, ENGINE, MOTOR } from '../cranking.ts';
 import { HOLD, marine, told } from './start.ts';
 
-/** More than any sound starter cable has, ohms. */
-const POOR_CABLE = 0.008;
+/** From about so much a cable's end is seen to be poor, ohms. */
+const POOR_CABLE = 0.006;
 
 /** By hand, before anything is turned with force. */
 export const turnByHand: CheckMaker = (machine) => [
   {
     id: 'crank-by-hand',
+    does: ['turned by hand', 'turns what may be held'],
     station: 'engine',
     label: 'Turn the engine by hand',
     set: 'Battery earth off, out of gear. A bar on the pulley nut; never the starter.',
@@ -134,9 +135,9 @@ export const lookStarterCable: CheckMaker = () => [
       kind: 'look',
       sees: (scene) => {
         const cable = figuresAt(scene.params, 'starter-cable');
-        const poor = cable.ohms > POOR_CABLE;
+        const poor = logistic(Math.log(cable.ohms / POOR_CABLE) / 0.5);
         const rotten = seen((cable.rotten ?? 0) > 0.5, 0.85);
-        const end = (1 - rotten) * seen(poor && (cable.rotten ?? 0) < 0.5, 0.85);
+        const end = (1 - rotten) * ((cable.rotten ?? 0) < 0.5 ? 0.015 + 0.84 * poor : 0.015);
         return { sound: 1 - rotten - end, 'an end is poor': end, 'rotten inside': rotten };
       },
     },
@@ -154,6 +155,7 @@ export const lookStarterCable: CheckMaker = () => [
 export const lookHandStart: CheckMaker = () => [
   {
     id: 'crank-cord',
+    does: ['turned by hand'],
     station: 'hand-start',
     label: 'Cord, spring and pawls',
     set: 'Cover off, spark off.',

@@ -1,7 +1,6 @@
 import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
 import { touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
-import { startingOf } from '../starting.ts';
 import { CRANK_PARTS } from '../parts/index.ts';
 import { engagement, MOTOR, motorIn, RELAY, SOLENOID } from '../cranking.ts';
 import { HOLD, told, start } from './start.ts';
@@ -11,12 +10,12 @@ export const crankingSpeed: CheckMaker = (machine) =>
   told(machine)
     ? [
         {
-          ...start,
+          ...start(machine),
           id: 'crank-rpm',
           station: 'starter',
           label: 'Cranking speed',
-          touch: 'Tachometer on, or count firings of a gauge in number one over ten seconds: times twelve.',
-          watch: `A sound one turns this engine at about ${startingOf(machine.fit).rpm} rev/min.`,
+          touch: `Tachometer on; or a compression gauge in number one, its swings counted over ten seconds, times ${machine.fit.compression?.kind === 'two-stroke' ? 'six' : 'twelve'}.`,
+          watch: 'Steady, and as fast warm as cold. Slow with the volts well up: starter or engine.',
           instrument: 'tachometer',
           probe: { kind: 'figure', value: (scene) => scene.see('crankingRpm', CRANKING) },
           needs: [MOTOR],
@@ -30,7 +29,7 @@ export const crankingAmps: CheckMaker = (machine) =>
   told(machine)
     ? [
         {
-          ...start,
+          ...start(machine),
           id: 'crank-amps',
           station: 'starter',
           label: 'Current of the starter',
@@ -63,7 +62,7 @@ export const crankingVolts: CheckMaker = (machine) => {
     watch: string,
     minutes = 1,
   ): Check => ({
-    ...start,
+    ...start(machine),
     id,
     station,
     label,
@@ -80,14 +79,14 @@ export const crankingVolts: CheckMaker = (machine) => {
       'starter-cable',
       'Drop over the starter cable',
       ['post', 'sol-batt'],
-      'With it turning a sound cable and its joints drop two tenths.',
+      'With it turning a sound cable and its joints take little of the volts.',
     ),
     across(
       'crank-contacts-drop',
       'solenoid',
       'Drop over the solenoid’s contacts',
       ['sol-batt', 'motor'],
-      'Two tenths at most while it turns; all of it when they are open.',
+      'Little while it turns; all of the volts when they are open.',
     ),
     across(
       'crank-motor-volts',
@@ -101,7 +100,7 @@ export const crankingVolts: CheckMaker = (machine) => {
       'solenoid',
       'Volts at the small terminal',
       ['sol-s', earth],
-      'Under about eight of twelve it does not pull in.',
+      'Two thirds of the battery’s volts at least, or the plunger does not pull in.',
     ),
     ...(machine.partById.has('shared-feed')
       ? [
@@ -122,10 +121,18 @@ export const crankingVolts: CheckMaker = (machine) => {
             'shared-feed',
             'Drop over the shared feed, heat on',
             ['main', 'start-in'],
-            'Half a volt and more starves the solenoid.',
+            'More than a little here starves the solenoid.',
           ),
         ]
       : []),
+    across(
+      'crank-switch-in',
+      'start-switch',
+      'Volts into the start switch',
+      [machine.partById.get('start-switch')!.nodes['a']!, earth],
+      'As much as at the battery. None: what feeds the switch.',
+      2.5,
+    ),
     across(
       'crank-switch-out',
       'start-switch',
@@ -159,7 +166,7 @@ export const crankingVolts: CheckMaker = (machine) => {
             'start-relay',
             'Drop over the relay’s contact',
             ['main', 'sol-s'],
-            'Half a volt at most.',
+            'Next to nothing while it is closed.',
             1.2,
           ),
         ]
@@ -190,7 +197,13 @@ export const solenoidOhms: CheckMaker = (machine) => {
     cautions: ['battery'],
   });
   return [
-    bench('crank-pull-ohms', 'Pull-in winding', nodes['s']!, nodes['b']!, 'Well under an ohm of twelve volts.'),
-    bench('crank-hold-ohms', 'Hold winding', nodes['s']!, nodes['earth']!, 'About an ohm of twelve volts.'),
+    bench('crank-pull-ohms', 'Pull-in winding', nodes['s']!, nodes['b']!, 'A thick winding: the lower of the two.'),
+    bench(
+      'crank-hold-ohms',
+      'Hold winding',
+      nodes['s']!,
+      nodes['earth']!,
+      'A thinner winding: more than the pull-in’s.',
+    ),
   ];
 };

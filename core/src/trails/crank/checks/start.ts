@@ -1,4 +1,5 @@
 import type { Check } from '../../../machine/check.ts';
+import { isDiesel } from '../../../machine/hazards.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { MachineState } from '../../../machine/part.ts';
 import { CRANKING } from '../../../machine/state.ts';
@@ -9,11 +10,19 @@ export const HOLD: MachineState = { key: 'crank', points: 'closed' };
 export const CAUTIONS = ['battery', 'rotating parts'] as const;
 /** Whether the machine has a starter that was told. */
 export const told = ({ partById }: Machine): boolean => partById.has(SOLENOID);
+/** How an engine is kept from firing while it is turned, by what lights it. */
+export function keptFromFiring({ fit, partById }: Machine): string {
+  if (isDiesel(fit)) return 'stop held out so that it cannot fire';
+  if (partById.has('stop-switch')) return 'stop switch at stop, tether pulled';
+  if (fit.spark === 'coil-on-plug') return 'coils unplugged';
+  return fit.spark === undefined || fit.spark === 'points-coils' ? 'spark off' : 'spark off (coil lead on earth)';
+}
 /** What is the same in every check with the key at start. */
-export const start = {
-  set: 'Gearbox out of gear, brake on, spark off (coil lead on earth). Key to start for three seconds.',
-  state: CRANKING,
-  opens: [],
-  cautions: CAUTIONS,
-} as const satisfies Partial<Check>;
+export const start = (machine: Machine) =>
+  ({
+    set: `Gearbox out of gear, brake on, ${keptFromFiring(machine)}. Key to start for three seconds.`,
+    state: CRANKING,
+    opens: [],
+    cautions: CAUTIONS,
+  }) as const satisfies Partial<Check>;
 export const marine = ({ fit }: Machine) => (fit.marine ? (['marine'] as const) : []);

@@ -38,7 +38,7 @@ of('relay and an interlock, with breaker points', [
   ['crank-amps', 'starter-solenoid.burnt', [-1, 120]],
   ['crank-rpm', undefined, [120, 400]],
   ['crank-rpm', 'start-switch.dead', [0, 5]],
-  ['crank-rpm', 'starter-motor.shorted', [0, 130]],
+  ['crank-rpm', 'starter-motor.shorted', [0, 140]],
   ['crank-pull-ohms', 'starter-solenoid.pull-open', OPEN],
   ['crank-hold-ohms', 'starter-solenoid.hold-open', OPEN],
   ['crank-by-hand', undefined, 'as usual'],

@@ -51,6 +51,7 @@ export const startSwitch: PartKind<'ohms'> = {
 /** A switch that must be closed before the starter is let turn. */
 export const startInterlock: PartKind<'ohms'> = {
   kind: 'start interlock',
+  exchanged: true,
   plates: [contact('Contact')],
   repairs: [{ id: 'replace', label: 'Set or replace the interlock', minutes: 20, money: 15 }],
   faults: [

@@ -51,13 +51,16 @@ export const heat: PartKind<'amps', 'alive'> = {
   faults: [
     {
       id: 'dead',
+      comesWith: 'cold',
       label: 'dead: it starts badly in the cold',
       weight: 1.5,
       repair: 'replace',
       apply: (p) => ({ ...p, amps: p.amps * 0.02, alive: 0 }),
     },
     {
+      comesWith: 'cold',
       id: 'some',
+      leap: true,
       label: 'some of them dead: uneven and smoking until it is warm',
       weight: 3,
       repair: 'replace',

@@ -54,6 +54,7 @@ export const starterMotor: PartKind<
     },
     {
       id: 'shorted',
+      from: { braked: 1 },
       label: 'its windings shorted: it draws twice and turns slowly',
       weight: 1.2,
       repair: 'replace',
@@ -167,6 +168,7 @@ export const crankedEngine: PartKind<'stillTorque' | 'torquePerRadian', 'locked'
       apply: (p, s) => ({ ...p, stillTorque: p.stillTorque * between(2.2, 5, s), stiff: 1 }),
     },
     {
+      comesWith: 'cold',
       id: 'thick',
       label: 'dragged by oil too thick for the cold',
       weight: 0.8,

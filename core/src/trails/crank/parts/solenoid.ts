@@ -54,7 +54,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
     {
       id: 'burnt',
       label: 'its contacts burnt: it clicks, and little passes',
-      weight: 4,
+      weight: 6,
       repair: 'contacts',
       apply: (p, s, fit) => ({ ...p, contactOhms: logBetween(0.04, 60, s) * perHundredAmps(fit) }),
     },

@@ -56,6 +56,7 @@ export const carburettorOutside: CheckMaker = (machine) => {
       {
         ...moving(machine),
         id: 'fuel-bowl-drain',
+        does: ['opens fuel'],
         station: C.needle,
         label: 'What comes out of the bowl’s drain',
         touch: 'Open the drain screw over a jar; shut it, make the fuel move for fifteen seconds, open it again.',
@@ -88,8 +89,8 @@ export const carburettorOutside: CheckMaker = (machine) => {
         cautions: ['fuel vapour'],
       },
       ({ params }) => {
-        const open = seen(figuresAt(params, C.choke).closes < 0.5, 0.94);
-        const shut = (1 - open) * seen(figuresAt(params, C.choke).opens < 0.6, 0.94);
+        const open = 0.015 + 0.94 * logistic((0.7 - figuresAt(params, C.choke).closes) / 0.06);
+        const shut = (1 - open) * (0.015 + 0.94 * logistic((0.7 - figuresAt(params, C.choke).opens) / 0.06));
         return { 'closes and opens': 1 - open - shut, 'stays open': open, 'stays shut': shut };
       },
     ),
@@ -141,7 +142,7 @@ export const carburettorInside: CheckMaker = (machine) => {
         opens: ['bowl off'],
       },
       ({ params }) => {
-        const blocked = seen(figuresAt(params, part).blocked > 0.3, 0.94);
+        const blocked = 0.015 + 0.93 * logistic((figuresAt(params, part).blocked - 0.22) / 0.05);
         return { clear: 1 - blocked, blocked };
       },
     );
@@ -164,7 +165,7 @@ export const carburettorInside: CheckMaker = (machine) => {
       },
       ({ params }) => {
         const heavy = seen((figuresAt(params, C.float).sinks ?? 0) > 0.5, 0.93);
-        const low = (1 - heavy) * seen(figuresAt(params, C.float).high < -0.2, 0.9);
+        const low = (1 - heavy) * (0.015 + 0.9 * logistic((-0.13 - figuresAt(params, C.float).high) / 0.03));
         return { 'light and level': 1 - heavy - low, heavy, 'set too low': low };
       },
     ),
@@ -185,7 +186,7 @@ export const carburettorInside: CheckMaker = (machine) => {
       ({ params, machine: { fit } }) => {
         const own = figuresAt(params, C.needle);
         const shut = seen(own.squareMetres < 0.3e-6 * (0.5 + fit.litres), 0.95);
-        const leaks = (1 - shut) * seen(own.leakSquareMetres > 5e-8, 0.92);
+        const leaks = (1 - shut) * (0.015 + 0.92 * logistic(Math.log(own.leakSquareMetres / 3e-8) / 0.4));
         return { 'passes and holds': 1 - shut - leaks, 'never passes': shut, 'never holds': leaks };
       },
     ),

@@ -8,6 +8,7 @@ import { CRANKING, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { drinks, feedOf, flowOf, pressureAt, suctionAt } from '../feeding.ts';
 import { LINE, PUMP, TANK, VENT } from '../ids.ts';
+import { freeArea, ventNeeds } from '../parts/supply.ts';
 
 export const kindOf = (machine: Machine) => machine.fit.fuel?.kind;
 export const wet = (machine: Machine): CautionId[] => [
@@ -15,13 +16,17 @@ export const wet = (machine: Machine): CautionId[] => [
   'fuel vapour',
   ...(machine.fit.marine ? (['marine'] as const) : []),
 ];
+/** So long fuel runs into a can. */
+const CAN_SECONDS = 30;
+const HOW_LONG = 'half a minute';
+
 /** What makes the fuel move: nothing but a tap, the key, or the engine turning. */
 export function moving(machine: Machine): { set: string; state: MachineState; cautions: CautionId[] } {
   const kind = kindOf(machine);
   if (kind === 'gravity') return { set: 'Tap on.', state: KEY_OFF, cautions: wet(machine) };
   if (kind === 'electric') return { set: 'Key on, engine still.', state: KEY_ON_OPEN, cautions: wet(machine) };
   return {
-    set: 'Crank for fifteen seconds, coil earthed or unplugged so that nothing sparks.',
+    set: `Crank in bursts of ten seconds, ${HOW_LONG} in all, nothing to spark.`,
     state: CRANKING,
     cautions: [...wet(machine), 'rotating parts'],
   };
@@ -41,6 +46,7 @@ export const fuelInTank: CheckMaker = (machine) =>
           machine,
           {
             id: 'fuel-level',
+            does: ['opens fuel'],
             station: TANK,
             label: 'Fuel in the tank',
             set: 'Cap off, a lamp without a flame, or a dip stick.',
@@ -60,6 +66,7 @@ export const fuelInTank: CheckMaker = (machine) =>
           machine,
           {
             id: 'fuel-sample',
+            does: ['opens fuel'],
             station: TANK,
             label: 'A sample of the fuel, in glass',
             set: 'From the lowest place it can be drawn at, into a clear jar; let it stand a minute.',
@@ -103,8 +110,9 @@ export const fuelInTank: CheckMaker = (machine) =>
             needs: [VENT],
             minutes: 6,
           },
-          ({ params }) => {
-            const hisses = seen(figuresAt(params, VENT).squareMetres < 1e-8, 0.95);
+          ({ params, machine: { fit } }) => {
+            const hisses =
+              0.015 + 0.95 * logistic(Math.log(ventNeeds(fit) / (2 * figuresAt(params, VENT).squareMetres)) / 0.5);
             return { hisses, 'no hiss': 1 - hisses };
           },
         ),
@@ -119,15 +127,15 @@ export const flowIntoCan: CheckMaker = (machine) =>
           ...moving(machine),
           id: 'fuel-can',
           station: kindOf(machine) === 'gravity' ? LINE : PUMP,
-          label: 'Flow into a can, half a minute',
+          label: 'Flow into a can, half a minute in all',
           touch: 'Hose off the carburettor, its end low in a metal can well away from the engine.',
-          watch: 'A full, even stream: some hundred millilitres. Spurts with froth: it sucks air.',
+          watch: 'A full, even stream. Spurts with froth: it sucks air.',
           instrument: 'measuring can',
           probe: {
             kind: 'figure',
             value: ({ params }) => {
               const feed = feedOf(params);
-              return 30 * flowOf({ ...feed, after: feed.after.slice(0, -1) });
+              return CAN_SECONDS * flowOf({ ...feed, after: feed.after.slice(0, -1) });
             },
           },
           needs: [TANK],
@@ -206,6 +214,8 @@ export const pumpPressures: CheckMaker = (machine) => {
   ];
 };
 
+/** Of its free area, what a filter or hose must have left to look clear. */
+const HALF_SHUT = 0.45;
 /** What narrows the way, opened: tap, hose, filter. */
 export const wayOpened: CheckMaker = (machine) =>
   kindOf(machine)
@@ -231,7 +241,9 @@ export const wayOpened: CheckMaker = (machine) =>
             opens: ['fuel hose off'],
           },
           ({ params, machine: { fit } }) => {
-            const blocked = seen(figuresAt(params, part).squareMetres < 0.5e-6 * (0.6 + fit.litres), 0.95);
+            // Half shut is seen by half.
+            const open = figuresAt(params, part).squareMetres / freeArea(fit).low;
+            const blocked = 0.015 + 0.95 * logistic((HALF_SHUT - open) / 0.08);
             return { clear: 1 - blocked, blocked };
           },
         ),

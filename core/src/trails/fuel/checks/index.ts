@@ -3,12 +3,13 @@ import { carburettorsApart } from './apart.ts';
 import { carburettorInside, carburettorOutside } from './carburettor.ts';
 import { flowIntoCan, fuelInTank, pumpPressures, wayOpened } from './feed.ts';
 import { bulbAndPump } from './pump.ts';
-import { fuelOrNot } from './splits.ts';
+import { fedByHand, fuelOrNot } from './splits.ts';
 
 /** Checks of the fuel trail, in the order in which one walks it. */
 export const FUEL_CHECKS: readonly CheckMaker[] = [
   fuelInTank,
   fuelOrNot,
+  fedByHand,
   bulbAndPump,
   flowIntoCan,
   pumpPressures,

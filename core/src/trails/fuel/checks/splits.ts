@@ -6,6 +6,10 @@ import type { CheckMaker } from '../../../machine/check.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { CRANKING, FAST, IDLE } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
+import { headPascals } from '../../../fluids/index.ts';
+import { stallsUnderway } from '../../../engine/mixture.ts';
+import { drinks, feedOf, flowOf, type Feed } from '../feeding.ts';
+import { LINE, TANK } from '../ids.ts';
 import { kindOf, look } from './feed.ts';
 
 /** Chance that it fires as it is turned, if its mixture burned with this chance: sparks, moment, speed. */
@@ -30,6 +34,51 @@ export function halfShut(rich: number, runs = 1): Record<string, number> {
   };
 }
 
+/** Height of a can held over the carburettor, metres; the hose from it lets any engine's fuel through. */
+const CAN_METRES = 0.4;
+const CAN_HOSE = 2e-5;
+/** Share of full load's drink that arrives, from its own feed and from a can over the carburettor. */
+const arrives = (scene: Scene, feed: Feed): number => flowOf(feed) / drinks(scene.machine.fit, 'full');
+const fromCan = ({ after }: Feed): Feed => ({
+  head: headPascals(CAN_METRES),
+  pump: 0,
+  pumpOhms: 0,
+  before: [CAN_HOSE],
+  after: after.slice(-1),
+});
+const enough = (share: number): number => logistic((share - 1) / 0.12);
+
+/** Whatever its pump, it is fed past tank, lines and pump: what then runs well was starved before the carburettor. */
+export const fedByHand: CheckMaker = (machine) =>
+  kindOf(machine)
+    ? [
+        look(
+          machine,
+          {
+            id: 'fuel-hand-fed',
+            does: ['opens fuel', 'runs'],
+            station: LINE,
+            label: 'Fed from a can held over the carburettor: does it run well?',
+            set: 'Its own hose clamped off; a small can with a tap and a hose on the carburettor, hung well clear of coil and exhaust, somebody at its tap.',
+            touch: 'Start it and load it as it failed; shut the can’s tap first, then stop it.',
+            watch:
+              'Well now: tank, vent, lines, filter or pump. As before: the carburettor, or no fuel trouble at all.',
+            words: ['well from the can', 'no different'],
+            needs: [TANK],
+            minutes: 6,
+            state: FAST,
+            opens: ['fuel hose off'],
+          },
+          (scene) => {
+            const own = feedOf(scene.params);
+            const starved = 1 - enough(arrives(scene, own)) * (1 - stallsUnderway(scene));
+            const helped = 0.02 + 0.93 * starved * enough(arrives(scene, fromCan(own)));
+            return { 'well from the can': helped, 'no different': 1 - helped };
+          },
+        ),
+      ]
+    : [];
+
 /** Cheap questions that part fuel from everything else. */
 export const fuelOrNot: CheckMaker = (machine) =>
   kindOf(machine)
@@ -38,9 +87,10 @@ export const fuelOrNot: CheckMaker = (machine) =>
           machine,
           {
             id: 'fuel-whiff',
+            does: ['sprays fuel'],
             station: 'fuel-jets',
             label: 'A whiff in the intake: does it fire?',
-            set: 'Air filter on or a rag at hand, everyone back; a cap full of fuel or one short whiff, not more.',
+            set: 'Air filter on or a rag at hand, everyone back; a few drops of fuel from a bottle or one short whiff, not more. The flame arrestor or filter goes back on before it is cranked.',
             touch: 'Into the intake, then crank.',
             watch: 'Fires for a moment and stops: it wants fuel. Nothing: look at spark, moment and compression.',
             words: ['fires for a moment', 'nothing changes', 'it fired without'],
@@ -71,7 +121,7 @@ export const fuelOrNot: CheckMaker = (machine) =>
           {
             id: 'fuel-plug',
             station: 'fuel-jets',
-            label: 'One plug after ten seconds of cranking: dry or wet?',
+            label: 'One plug after cranking: dry or wet?',
             set: 'Choke as for a cold start; crank for ten seconds, then one plug out at once.',
             touch: 'Look at its nose, smell it.',
             watch: 'Damp and smelling: fuel arrives. Bone dry: it does not. Dripping: it is flooded.',

@@ -77,6 +77,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
     {
       // What has boiled away is not there: the bowl is low until the pump has filled it again.
       id: 'boiled-dry',
+      from: { gone: 0 },
       label: 'its fuel boils away when hot',
       weight: 0.7,
       repair: 'shield',
@@ -114,11 +115,12 @@ export const choke: PartKind<'closes' | 'opens'> = {
   repairs: [{ id: 'free', label: 'Free and set the choke or enricher', minutes: 25, money: 3 }],
   faults: [
     {
+      comesWith: 'cold',
       id: 'open',
       label: 'stays open: too weak for a cold start',
       weight: 1.5,
       repair: 'free',
-      apply: (p) => ({ ...p, closes: 0 }),
+      apply: (p, s) => ({ ...p, closes: between(0.35, 0, s) }),
     },
     {
       id: 'shut',
@@ -136,7 +138,13 @@ export const accelerator: PartKind<'squirts'> = {
   plates: [hidden('squirts', 'Whether it squirts', 1, 1)],
   repairs: [{ id: 'renew', label: 'Renew the accelerator pump’s diaphragm or leather', minutes: 30, money: 9 }],
   faults: [
-    { id: 'dead', label: 'dried out or torn', weight: 2, repair: 'renew', apply: (p) => ({ ...p, squirts: 0 }) },
+    {
+      id: 'dead',
+      label: 'dried out or torn',
+      weight: 2,
+      repair: 'renew',
+      apply: (p, s) => ({ ...p, squirts: between(0.4, 0, s) }),
+    },
   ],
   elements: () => [],
 };

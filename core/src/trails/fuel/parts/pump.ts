@@ -13,8 +13,15 @@ const PRESSES: Readonly<Record<Pumped, { low: number; high: number }>> = {
   bulb: { low: 16e3, high: 22e3 },
 };
 export const pressureOf = (fit: Fit) => PRESSES[(fit.fuel?.kind ?? 'mechanical') as Pumped];
-/** A sound pump still gives this many times full load's drink into the open. */
+/** A pump of a car gives half a litre in half a minute, whatever engine it feeds; a small one so many times what full load drinks. */
+const CAR_GIVES = 0.5e-3 / 30;
 const GIVES = 3.2;
+/** And never less than so many times that. */
+const LEAST_GIVES = 2.2;
+const gives = (fit: Fit): number =>
+  fit.fuel?.kind === 'mechanical' || fit.fuel?.kind === 'electric'
+    ? Math.max(CAR_GIVES, LEAST_GIVES * drinks(fit, 'full'))
+    : GIVES * drinks(fit, 'full');
 
 const weak = (
   id: string,
@@ -46,7 +53,7 @@ const pump = (
       dimension: 'ratio',
       typical: (fit) => {
         const { low, high } = pressureOf(fit);
-        const ohms = (0.6 * (low + high)) / 2 / (GIVES * drinks(fit, 'full'));
+        const ohms = (0.6 * (low + high)) / 2 / gives(fit);
         return { low: ohms * 0.85, high: ohms * 1.15 };
       },
       hidden: true,

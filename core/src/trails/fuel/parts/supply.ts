@@ -1,5 +1,6 @@
 import { between, logBetween, type Figures, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
+import { drinks } from '../feeding.ts';
 
 const hidden = <Id extends string>(
   id: Id,
@@ -54,6 +55,7 @@ export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicM
       apply: (p) => ({ ...p, level: 0 }),
     },
     {
+      comesWith: 'cold',
       id: 'stale',
       label: 'its fuel stale',
       weight: 3,
@@ -69,6 +71,7 @@ export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicM
     },
     {
       id: 'oily',
+      from: { oil: 0 },
       label: 'mixed with far too much oil',
       weight: 2,
       repair: 'drain',
@@ -78,6 +81,11 @@ export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicM
   ],
   elements: () => [],
 };
+
+/**
+ * Free area through which the air for full load's fuel comes with a kilopascal: Q = C_d·A·√(2p/ρ). Square metres.
+ */
+export const ventNeeds = (fit: Fit): number => drinks(fit, 'full') / (0.65 * Math.sqrt((2 * 1000) / 1.2));
 
 export const vent: PartKind<'squareMetres'> = {
   kind: 'tank vent',
@@ -89,7 +97,7 @@ export const vent: PartKind<'squareMetres'> = {
       label: 'blocked: the tank cannot breathe',
       weight: 2.5,
       repair: 'clear',
-      apply: (p) => ({ ...p, squareMetres: 0 }),
+      apply: (p, s, fit) => ({ ...p, squareMetres: ventNeeds(fit) * logBetween(0.25, 1e-3, s) }),
     },
   ],
   elements: () => [],

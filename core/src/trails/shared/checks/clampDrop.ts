@@ -1,18 +1,21 @@
 import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
 
-export const clampDrop: CheckMaker = (machine) => [
-  {
-    id: 'clamp-drop',
-    station: 'terminals',
-    label: 'Drop, live post to clamp, cranking',
-    set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
-    touch: touch(machine, 'post', 'main'),
-    watch: 'A sound joint drops almost nothing.',
-    instrument: 'voltmeter',
-    probe: { kind: 'across', live: 'post', earth: 'main' },
-    state: CRANKING,
-    minutes: 1,
-    opens: [],
-    cautions: ['rotating parts'],
-  },
-];
+export const clampDrop: CheckMaker = (machine) =>
+  machine.fit.crank?.kind === 'pull'
+    ? []
+    : [
+        {
+          id: 'clamp-drop',
+          station: 'terminals',
+          label: 'Drop, live post to clamp, cranking',
+          set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
+          touch: touch(machine, 'post', 'main'),
+          watch: 'A sound joint drops almost nothing.',
+          instrument: 'voltmeter',
+          probe: { kind: 'across', live: 'post', earth: 'main' },
+          state: CRANKING,
+          minutes: 1,
+          opens: [],
+          cautions: ['rotating parts'],
+        },
+      ];

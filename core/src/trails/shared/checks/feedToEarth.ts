@@ -11,7 +11,7 @@ export const feedToEarth: CheckMaker = (machine) => {
     label: 'Feed wire to earth, ohms',
     set: 'Key off, fuse out, feed wire off the coil.',
     touch: 'Red to the switch terminal that feeds the coil, black to the engine block.',
-    watch: 'The warning lamp alone should be left: tens of ohms cold. Near nothing is a short.',
+    watch: 'The cold filament of the warning lamp is all that should be left. Near nothing is a short.',
     instrument: 'ohmmeter',
     probe: { kind: 'ohms', red: 'switch-out', black: 'block' },
     state: { ...KEY_OFF, unplugged: [...OFF, 'pack', 'module', 'module-feed'] },

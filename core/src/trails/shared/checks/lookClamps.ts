@@ -1,6 +1,9 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { logistic } from '../../../random/lcg.ts';
+
+/** From about so much a joint of the starter's current is seen or felt to be poor, ohms. */
+const POOR_OHMS = 2e-3;
 
 export const lookClamps: CheckMaker = () => [
   {
@@ -14,7 +17,8 @@ export const lookClamps: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const bad = (id: 'live-clamp' | 'strap') => seen(figuresAt(scene.params, id).ohms > 0.003, 0.8);
+        const bad = (id: 'live-clamp' | 'strap') =>
+          0.015 + 0.78 * logistic(Math.log(figuresAt(scene.params, id).ohms / POOR_OHMS) / 0.5);
         const [clamp, strap] = [bad('live-clamp'), bad('strap')];
         return { 'clamp bad': clamp, 'strap bad': strap * (1 - clamp), sound: (1 - clamp) * (1 - strap) };
       },

@@ -1,12 +1,12 @@
 import { figuresAt } from '../../../machine/figures.ts';
-import { hasPart, looking, type CheckMaker } from '../../../machine/check.ts';
-import { CRANKING, KEY_ON_CLOSED } from '../../../machine/state.ts';
+import { hasHeldPoints, hasPart, looking, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../../../machine/state.ts';
 import type { MachineState } from '../../../machine/part.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { meltingAmps } from '../parts/index.ts';
 
 const withNew = (state: MachineState): MachineState => ({ ...state, clipped: ['fuse'] });
-const [ON, CRANKED] = [withNew(KEY_ON_CLOSED), withNew(CRANKING)];
+const [CLOSED, OPEN, CRANKED] = [withNew(KEY_ON_CLOSED), withNew(KEY_ON_OPEN), withNew(CRANKING)];
 /** Fuses of a rating melt within so much of one another; a logarithm. */
 const SPREAD = 0.15;
 
@@ -23,7 +23,7 @@ export const newFuse: CheckMaker = (machine) =>
             touch: 'Watch it, or listen: it goes with a tick.',
             watch:
               'Never a larger one and never foil: then the wire burns instead. One that goes at once has a short behind it.',
-            state: ON,
+            state: hasHeldPoints(machine) ? CLOSED : OPEN,
             words: ['holds', 'blows at once', 'blows as it cranks'],
             needs: ['fuse'],
             minutes: 2,
@@ -36,7 +36,7 @@ export const newFuse: CheckMaker = (machine) =>
               const most = meltingAmps(figuresAt(scene.params, 'fuse').ratedAmps);
               return logistic(Math.log(Math.max(amps, 1e-6) / most) / SPREAD);
             };
-            const [atOnce, cranked] = [melts(ON), melts(CRANKED)];
+            const [atOnce, cranked] = [melts(hasHeldPoints(machine) ? CLOSED : OPEN), melts(CRANKED)];
             return {
               'blows at once': 0.005 + 0.98 * atOnce,
               'blows as it cranks': 0.005 + 0.98 * (1 - atOnce) * cranked,

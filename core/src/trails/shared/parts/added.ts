@@ -73,7 +73,7 @@ export const suppressor: PartKind<'farads' | 'leakOhms'> = {
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p, s) => ({ ...p, leakOhms: logBetween(0.02, 0.4, s) }),
+      apply: (p, s) => ({ ...p, leakOhms: logBetween(0.4, 0.02, s) }),
     },
   ],
   elements: (p, { id, nodes }) => [

@@ -6,6 +6,7 @@ const TAKES_OHMS = 0.4;
 /** Resting volts against charge at 25 °C: 12.7 full … 11.8 flat; halved for six volts. */
 export const battery: PartKind<'restVolts' | 'ohms', 'chargeOhms'> = {
   kind: 'battery',
+  exchanged: true,
   plates: [
     {
       id: 'restVolts',
@@ -38,7 +39,7 @@ export const battery: PartKind<'restVolts' | 'ohms', 'chargeOhms'> = {
         // Where it is told that it should have been charged, a flat one is found before it is spoilt.
         restVolts: (fit.volts * (fit.charge ? between(12, 11.3, s) : between(11.9, 10.8, s))) / 12,
         // Where the starter is told, a battery that is as flat as its owner says hardly turns it.
-        ohms: p.ohms * (fit.crank ? between(1.8, 8, s) : between(1.5, 3, s)),
+        ohms: p.ohms * (fit.crank ? between(1.6, 6.5, s) : between(1.5, 3, s)),
       }),
     },
     {
@@ -50,18 +51,21 @@ export const battery: PartKind<'restVolts' | 'ohms', 'chargeOhms'> = {
     },
     {
       id: 'sulphated',
+      from: { chargeOhms: TAKES_OHMS },
       label: 'takes no charge',
       weight: 1.5,
       repair: 'replace',
       apply: (p, s, fit) => ({
         ...p,
-        restVolts: fit.volts * (between(12.1, 11.7, s) / 12),
+        // How far it has been filled and how little it takes have not much to do with one another.
+        restVolts: p.restVolts * between(0.985, 0.945, s),
         chargeOhms: (between(2, 6, s) * fit.volts) / 12,
-        ohms: p.ohms * between(2, 4, s),
+        ohms: p.ohms * between(3, 9, s),
       }),
     },
     {
       id: 'cell',
+      leap: true,
       label: 'one cell dead',
       weight: 1.2,
       repair: 'replace',

@@ -64,7 +64,8 @@ export const heavyJoint: PartKind<'ohms'> = {
       id: 'ohms',
       label: 'Resistance',
       dimension: 'resistance',
-      typical: () => ({ low: 0.0002, high: 0.001 }),
+      // A tenth of a volt at a hundred and fifty amperes (REFERENCE, charging).
+      typical: () => ({ low: 0.0001, high: 0.0006 }),
       hidden: true,
     },
   ],
@@ -76,7 +77,7 @@ export const heavyJoint: PartKind<'ohms'> = {
       weight: 3,
       repair: 'clean',
       comesWith: 'shaking',
-      apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.004, 0.1, s) * (fit.volts / 12) }),
+      apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.003, 0.1, s) * (fit.volts / 12) }),
     },
   ],
   elements: inLine,

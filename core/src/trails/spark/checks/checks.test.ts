@@ -4,7 +4,8 @@ import { Scene } from '../../../machine/scene.ts';
 import type { FitOutOne } from '../../../schema/upgrade.ts';
 import { passesWith } from '../../../__tests__/alarm.ts';
 import { house, machine } from '../../../__tests__/machines.ts';
-import { drawSound, withFault } from '../../../tracing/draw.ts';
+import { drawSound } from '../../../tracing/draw.ts';
+import { withBad } from '../../../__tests__/withBad.ts';
 import { buildModel, type Model } from '../../../tracing/model.ts';
 import { wordsOf } from '../../../tracing/readTyped.ts';
 import { Tracer } from '../../../tracing/trace.ts';
@@ -21,7 +22,7 @@ describe.each(fitOuts)('on %j', (change) => {
   const model: Model = buildModel(machine(change), everything);
   const sound = drawSound(model, () => 0.5);
   const scenes = [undefined, ...model.faults].map(
-    (f) => new Scene(model.machine, f ? withFault(model, sound, f, 0.6) : sound),
+    (f) => new Scene(model.machine, f ? withBad(model, sound, f, 0.6) : sound),
   );
 
   it('every check has a name of its own and a station of the trail', () => {

@@ -5,7 +5,7 @@ export const coilFeedCranking: CheckMaker = (machine) => [
     id: 'coil-feed-cranking',
     station: 'coil',
     label: 'Volts at the coil’s feed, cranking',
-    set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
+    set: 'Crank for three seconds, gearbox out of gear. Hold the minimum on the meter if you are alone.',
     touch: touch(machine, 'coil+', 'block'),
     watch: `The meter shows the mean of ${hasHeldPoints(machine) ? 'points open and closed' : 'coil on and off'}.`,
     instrument: 'voltmeter',

@@ -6,13 +6,16 @@ import { RUNNING } from '../../../machine/state.ts';
 /** Earth one plug lead at a time while it runs: the cylinder that makes no difference is the lazy one. */
 export const cylinderDrop: CheckMaker = (machine) => {
   if (machine.fit.cylinders < 2) return [];
+  const ownCoils = machine.fit.spark === 'coil-on-plug';
   return [
     {
       id: 'cylinder-drop',
       station: 'plugs',
       label: 'Which cylinder makes no difference',
       set: 'Engine running at a fast idle, out of doors or with the exhaust led away.',
-      touch: 'With insulated pliers earth one plug lead after the other for two seconds.',
+      touch: ownCoils
+        ? 'Unplug the connector of one coil after the other for two seconds, by its catch and not by its wires.'
+        : 'With insulated pliers earth one plug lead after the other for two seconds.',
       watch: 'Listen and watch the revs: each sound cylinder drops them alike; the lazy one does not.',
       instrument: 'eyes',
       probe: {

@@ -5,6 +5,7 @@ import { seen } from '../../../machine/seen.ts';
 export const impulseSnap: CheckMaker = () => [
   {
     id: 'impulse-snap',
+    does: ['turned by hand'],
     station: 'impulse',
     label: 'Impulse coupling: does it snap',
     set: 'Plugs out or leads earthed, out of gear. Turn the engine slowly by hand.',

@@ -97,6 +97,7 @@ import { sparkPolarity } from './sparkPolarity.ts';
 import { sparkStopOff } from './sparkStopOff.ts';
 import { stopLineAtStop, stopLineOhms } from './stopLineOhms.ts';
 import { stopSwitchOhms } from './stopSwitchOhms.ts';
+import { hydrometer } from '../../shared/checks/hydrometer.ts';
 import { strapDrop } from '../../shared/checks/strapDrop.ts';
 import { supplyDrops } from '../../shared/checks/supplyDrops.ts';
 import { supplyGone } from '../../shared/checks/supplyGone.ts';
@@ -124,6 +125,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   lookStop,
   lookConnectors,
   batteryRest,
+  hydrometer,
   batteryCranking,
   clampDrop,
   feedVolts,

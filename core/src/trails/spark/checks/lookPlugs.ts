@@ -4,12 +4,15 @@ import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { idOf } from '../../../machine/numbered.ts';
 import { ofSeveral } from '../../../machine/several.ts';
 import type { Scene } from '../../../machine/scene.ts';
+import { BRIDGED_OHMS } from '../parts/highTension.ts';
 import { allPlugs, onlyPlug, plugWords, SOME_WET } from '../plugWords.ts';
 
 /** A plug that leaks less than this is seen to be fouled, ohms; a gap from which it is seen to be wide, metres. */
 const FOULED_OHMS = 1e6;
 const WIDE_METRES = 1.3e-3;
 const WIDER_METRES = 0.6e-3;
+/** A crack that lets the spark out under so many volts is seen. */
+const CRACKED_VOLTS = 15e3;
 /** Keenness for one plug among many; false alarms are spread over all of them. */
 const SEEN_ALONE = 0.93;
 const MISTAKEN = 0.003;
@@ -20,7 +23,7 @@ function seesPlugs(scene: Scene): Record<string, number> {
   const set = figuresAt(scene.params, 'plugs');
   const own = Array.from({ length: cylinders }, (_, i) => figuresAt(scene.params, idOf('plug', i + 1)));
   const done = plugPicture(scene);
-  const fouled = own.map((p) => (p.shuntOhms < FOULED_OHMS ? SEEN_ALONE : MISTAKEN));
+  const fouled = own.map((p) => (p.shuntOhms < FOULED_OHMS && p.shuntOhms >= BRIDGED_OHMS ? SEEN_ALONE : MISTAKEN));
   const wet = ofSeveral(done.wet.map((v, i) => 1 - (1 - v) * (1 - fouled[i]!)));
   const white = ofSeveral(done.white.map((v) => v + MISTAKEN));
   const oily = ofSeveral(done.oily.map((v) => v + MISTAKEN));
@@ -36,6 +39,13 @@ function seesPlugs(scene: Scene): Record<string, number> {
     return given;
   };
   const after = (...given: number[]) => (left -= given.reduce((a, b) => a + b, 0));
+  for (const look of ['bridged', 'cracked'] as const) {
+    const is = (p: (typeof own)[number]) =>
+      look === 'bridged' ? p.shuntOhms < BRIDGED_OHMS : (p.flashVolts ?? Infinity) < CRACKED_VOLTS;
+    const seen = own.map((p) => (is(p) ? SEEN_ALONE : MISTAKEN / 2));
+    if (cylinders === 1) after(give(allPlugs(look), seen[0]!));
+    else after(...seen.map((s, i) => give(onlyPlug(i + 1, look), s)));
+  }
   const [allWet, allOily, allWide] = [allPlugs('wet or sooty'), allPlugs('oily'), allPlugs('wide gap')];
   after(give(allOily, oily.all), ...(cylinders > 1 ? oily.alone.map((s, i) => give(onlyPlug(i + 1, 'oily'), s)) : []));
   if (cylinders === 1) after(give(allWide, wide[0]!));

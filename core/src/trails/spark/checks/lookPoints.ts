@@ -1,6 +1,9 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { logistic } from '../../../random/lcg.ts';
+
+/** From about so much contacts are seen to be burnt or dirty, ohms. */
+const BURNT_OHMS = 0.3;
 
 export const lookPoints: CheckMaker = () => [
   {
@@ -14,7 +17,7 @@ export const lookPoints: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const burnt = seen(figuresAt(scene.params, 'points').ohms > 0.4, 0.95);
+        const burnt = 0.015 + 0.94 * logistic(Math.log(figuresAt(scene.params, 'points').ohms / BURNT_OHMS) / 0.4);
         return { 'burnt or dirty': burnt, clean: 1 - burnt };
       },
     },

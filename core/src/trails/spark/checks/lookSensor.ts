@@ -5,6 +5,7 @@ import { seen } from '../../../machine/seen.ts';
 export const lookSensor: CheckMaker = () => [
   {
     id: 'look-sensor',
+    does: ['turned by hand'],
     station: 'trigger',
     label: 'The sensor and its vane',
     set: 'Key off, cap off.',

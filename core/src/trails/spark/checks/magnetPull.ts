@@ -5,6 +5,7 @@ import { seen } from '../../../machine/seen.ts';
 export const magnetPull: CheckMaker = () => [
   {
     id: 'magnet-pull',
+    does: ['turned by hand'],
     station: 'magnet-rotor',
     label: 'Pull of the magnets, turned by hand',
     set: 'Magneto off its drive or its coupling loose.',

@@ -1,6 +1,6 @@
-import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
+import { KEY_OFF, nodeOf, type CheckMaker } from '../../../machine/check.ts';
 
-export const packEarthOhms: CheckMaker = () => [
+export const packEarthOhms: CheckMaker = (machine) => [
   {
     id: 'pack-earth-ohms',
     station: 'pack-earth',
@@ -9,7 +9,12 @@ export const packEarthOhms: CheckMaker = () => [
     touch: 'Red to the pack’s case or black wire, black to bare metal on the engine.',
     watch: 'Nearly nothing, and steady while the wire is moved.',
     instrument: 'ohmmeter',
-    probe: { kind: 'ohms', red: 'pack-earth', black: '0', bench: 'pack-earth' },
+    probe: {
+      kind: 'ohms',
+      red: nodeOf(machine, 'pack-earth', 'a'),
+      black: nodeOf(machine, 'pack-earth', 'b'),
+      bench: 'pack-earth',
+    },
     state: KEY_OFF,
     minutes: 1,
     opens: [],

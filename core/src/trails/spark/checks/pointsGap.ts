@@ -4,6 +4,7 @@ import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 export const pointsGap: CheckMaker = () => [
   {
     id: 'points-gap',
+    does: ['turned by hand'],
     station: 'points',
     label: 'Points gap on the high spot',
     set: 'Key off, cap off, heel of the points on the high spot of a cam lobe.',

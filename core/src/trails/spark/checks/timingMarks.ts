@@ -5,6 +5,7 @@ import { seen } from '../../../machine/seen.ts';
 export const timingMarks: CheckMaker = (machine) => [
   {
     id: 'timing-marks',
+    does: ['turned by hand'],
     station: hasPart(machine, 'flywheel') ? 'flywheel' : 'drive',
     label: hasPart(machine, 'flywheel')
       ? 'Flywheel mark against the piston at its top'

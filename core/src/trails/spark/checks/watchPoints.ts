@@ -6,6 +6,7 @@ import { seen } from '../../../machine/seen.ts';
 export const watchPoints: CheckMaker = () => [
   {
     id: 'watch-points',
+    does: ['turned by hand'],
     station: 'condenser',
     label: 'The points while they open',
     set: 'Cap off, coil lead earthed; flick the points with the key on, in shade.',

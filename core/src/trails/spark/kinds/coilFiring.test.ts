@@ -3,7 +3,8 @@ import { machine } from '../../../__tests__/machines.ts';
 import { burn, columnOf, dampedPeakShare } from '../../../ignition/index.ts';
 import { measure, solveTransient } from '../../../network/index.ts';
 import { houseSchema } from '../../../schema/index.ts';
-import { drawSound, withFault } from '../../../tracing/draw.ts';
+import { drawSound } from '../../../tracing/draw.ts';
+import { withBad } from '../../../__tests__/withBad.ts';
 import { buildModel } from '../../../tracing/model.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { ironOhms } from '../ironOhms.ts';
@@ -14,7 +15,7 @@ const CRANK = { key: 'crank', points: 'turning' } as const;
 const sceneOf = (id?: string, severity = 0.5) => {
   const fault = model.faults.find((f) => f.id === id);
   if (id && !fault) throw new Error(id);
-  return new Scene(model.machine, fault ? withFault(model, sound, fault, severity) : sound);
+  return new Scene(model.machine, fault ? withBad(model, sound, fault, severity) : sound);
 };
 const solved = (scene: Scene, sparks: boolean) => {
   const plan = scene.machine.firing(scene, CRANK, 1, sparks);

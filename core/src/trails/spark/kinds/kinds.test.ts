@@ -5,7 +5,8 @@ import { columnOf } from '../../../ignition/index.ts';
 import { measure, solveTransient } from '../../../network/index.ts';
 import type { MachineState } from '../parts/index.ts';
 import type { FitOutOne } from '../../../schema/upgrade.ts';
-import { drawSound, withFault } from '../../../tracing/draw.ts';
+import { drawSound } from '../../../tracing/draw.ts';
+import { withBad } from '../../../__tests__/withBad.ts';
 import { buildModel } from '../../../tracing/model.ts';
 import { chargePeakVolts, outputPeakVolts } from '../dischargeSpark.ts';
 import { Scene } from '../../../machine/scene.ts';
@@ -22,7 +23,7 @@ function of(fit: Partial<FitOutOne>) {
       (params, id) => {
         const fault = model.faults.find((f) => f.id === id);
         if (!fault) throw new Error(`No fault ${id}`);
-        return withFault(model, params, fault, 0.5);
+        return withBad(model, params, fault, 0.5);
       },
       drawSound(model, () => 0.5),
     );
@@ -51,7 +52,7 @@ describe('the formula that traces and the transient agree, kind by kind', () => 
         : 0;
       // A place that flashes over does so in both; the circuit has no place for it, so it is capped here.
       const flash = Math.min(
-        ...['coil', 'coil-1', 'cap', 'rotor'].map((id) => s.params[id]?.['flashVolts'] ?? Infinity),
+        ...['coil', 'coil-1', 'cap', 'rotor', 'plug-1'].map((id) => s.params[id]?.['flashVolts'] ?? Infinity),
       );
       const { availableVolts } = s.spark('plug', CRANK, 1);
       const capped = Math.min(solved, flash);

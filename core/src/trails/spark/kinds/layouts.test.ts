@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { KEY_ON_CLOSED, KEY_ON_OPEN } from '../../checks.ts';
 import type { FitOutOne } from '../../../schema/upgrade.ts';
 import { house, machine } from '../../../__tests__/machines.ts';
-import { drawSound, withFault } from '../../../tracing/draw.ts';
+import { drawSound } from '../../../tracing/draw.ts';
+import { withBad } from '../../../__tests__/withBad.ts';
 import { buildModel } from '../../../tracing/model.ts';
 import { buildMachine } from '../../index.ts';
 import { Scene } from '../../../machine/scene.ts';
@@ -11,7 +12,7 @@ const model = buildModel(machine(), house);
 const sound = drawSound(model, () => 0.5);
 const scene = (id?: string, severity = 0.5) => {
   const fault = model.faults.find((f) => f.id === id);
-  return new Scene(model.machine, fault ? withFault(model, sound, fault, severity) : sound);
+  return new Scene(model.machine, fault ? withBad(model, sound, fault, severity) : sound);
 };
 const CRANK = { key: 'crank', points: 'turning' } as const;
 
@@ -65,7 +66,7 @@ describe('a scene', () => {
   it('borrowed solutions are what it would have solved itself', () => {
     const base = scene();
     base.solve(KEY_ON_CLOSED);
-    const fouled = withFault(
+    const fouled = withBad(
       model,
       sound,
       model.faults.find((f) => f.id === 'plugs.fouled')!,
@@ -78,7 +79,7 @@ describe('a scene', () => {
   it('lends its bench to nobody: a broken lead reads open, the sound machine’s own does not', () => {
     const broken = model.faults.find((f) => f.id === 'lead-3.open')!;
     const base = scene();
-    const faulty = new Scene(model.machine, withFault(model, sound, broken, 0.5), base);
+    const faulty = new Scene(model.machine, withBad(model, sound, broken, 0.5), base);
     const state = { key: 'off', points: 'open' } as const;
     const ohms = (of: Scene) => {
       const at = of.network(state, 'lead-3').operatingPoint();

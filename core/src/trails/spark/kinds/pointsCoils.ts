@@ -4,6 +4,7 @@ import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { closedSeconds, requiredVolts } from '../../../ignition/index.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
+import { arcOhms, parallel } from '../parts/points.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { coilFiring, coilSpark, distributorRpm, type Drive } from '../coilSpark.ts';
 import type { Known } from '../../../machine/known.ts';
@@ -113,7 +114,10 @@ function driveOf(fit: Fit): Drive {
           distributorRpm(scene, state),
         ),
         condenserFarads: (unhooked ? 0.2e-9 : condenser.farads) + clipped,
-        leakOhms: unhooked ? 1e9 : condenser.leakOhms,
+        leakOhms: parallel(
+          unhooked ? 1e9 : condenser.leakOhms,
+          arcOhms(figuresAt(scene.params, idOf('points', n)).gapMetres),
+        ),
       };
     },
   };

@@ -111,6 +111,23 @@ export const coil: PartKind<CoilFigure | 'reversed', 'gapVolts'> = {
       apply: (p, s) => ({ ...p, secondaryOhms: OPEN_OHMS, gapVolts: logBetween(6e3, 20e3, s) }),
     },
     {
+      id: 'secondary-shorted',
+      label: 'secondary turns shorted: a weak spark',
+      weight: 0.8,
+      repair: 'replace',
+      comesWith: 'heat',
+      // Each turn lost is lost to the ratio as well, and what is shorted drinks of the store.
+      apply: (p, s) => {
+        const kept = between(0.8, 0.35, s);
+        return {
+          ...p,
+          secondaryOhms: p.secondaryOhms * kept,
+          turnsRatio: p.turnsRatio * kept,
+          transfer: p.transfer * kept,
+        };
+      },
+    },
+    {
       id: 'insulation',
       label: 'insulation breaks down',
       weight: 2.5,

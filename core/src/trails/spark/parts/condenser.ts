@@ -24,6 +24,14 @@ export const condenser: PartKind<'farads' | 'leakOhms'> = {
       apply: (p) => ({ ...p, farads: 0.2e-9 }),
     },
     {
+      id: 'wrong',
+      label: 'of the wrong value: a weak spark, and points that pit on one side',
+      weight: 0.4,
+      byHand: true,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, farads: logBetween(0.9e-6, 3.5e-6, s) }),
+    },
+    {
       id: 'shorted',
       label: 'shorted',
       weight: 3.5,

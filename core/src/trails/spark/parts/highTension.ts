@@ -158,8 +158,11 @@ const PLUG_PLATES: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'>['plates'] = [
   },
 ];
 
+/** Under this a plug is bridged, not fouled, ohms. */
+export const BRIDGED_OHMS = 200;
+
 /** One plug on one cylinder. */
-export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'> = {
+export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts'> = {
   kind: 'spark plug',
   plates: PLUG_PLATES,
   repairs: [{ id: 'replace', label: 'Clean or replace the plug', minutes: 6, money: 5 }],
@@ -179,13 +182,34 @@ export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'> = {
       repair: 'replace',
       apply: (p, s) => ({ ...p, gapMetres: between(1.8e-3, 3e-3, s) }),
     },
+    {
+      id: 'bridged',
+      label: 'bridged by a bead of carbon or metal',
+      weight: 0.6,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, shuntOhms: logBetween(BRIDGED_OHMS, 0.5, s) }),
+    },
+    {
+      // It measures well: the spark leaves through the crack under pressure.
+      id: 'cracked',
+      label: 'its insulator cracked',
+      weight: 0.5,
+      byHand: true,
+      repair: 'replace',
+      from: { flashVolts: 30e3 },
+      apply: (p, s) => ({ ...p, flashVolts: between(9e3, 3e3, s) }),
+    },
   ],
   elements: (p, { id, nodes }) => [{ type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p.shuntOhms }],
-  highTension: (p) => ({ seriesOhms: p.ohms, shuntOhms: p.shuntOhms }),
+  highTension: (p) => ({
+    seriesOhms: p.ohms,
+    shuntOhms: p.shuntOhms,
+    ...(p.flashVolts === undefined ? {} : { flashVolts: p.flashVolts }),
+  }),
 };
 
 /** What has happened to all the plugs at once: flooded, sooted, or all gapped wide. */
-export const plugSet: PartKind<'shuntOhms' | 'extraGap', 'seriesOhms'> = {
+export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms'> = {
   kind: 'set of plugs',
   plates: [
     {
@@ -200,6 +224,14 @@ export const plugSet: PartKind<'shuntOhms' | 'extraGap', 'seriesOhms'> = {
       label: 'Gap beyond the plate value',
       dimension: 'length',
       typical: () => ({ low: 0, high: 0 }),
+      hidden: true,
+    },
+    {
+      // What a dead cylinder's plug reads depends on how long it was turned and how long it stood.
+      id: 'wets',
+      label: 'How dry a plug stays that does not fire',
+      dimension: 'ratio',
+      typical: () => ({ low: 0.15, high: 1 }),
       hidden: true,
     },
   ],
@@ -224,6 +256,7 @@ export const plugSet: PartKind<'shuntOhms' | 'extraGap', 'seriesOhms'> = {
     },
     {
       id: 'resistive',
+      from: { seriesOhms: 0 },
       label: 'of the resistor kind, on leads that resist as well',
       weight: 0.4,
       byHand: true,

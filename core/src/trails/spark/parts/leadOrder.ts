@@ -11,6 +11,7 @@ export const leadOrder: PartKind<'swapped'> = {
   faults: [
     {
       id: 'swapped',
+      leap: true,
       label: 'two of them swapped',
       weight: 0.6,
       repair: 'sort',

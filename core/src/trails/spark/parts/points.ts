@@ -70,6 +70,7 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
     },
     {
       id: 'parted',
+      leap: true,
       label: 'set so wide that they never meet',
       weight: 2,
       byHand: true,
@@ -106,6 +107,17 @@ export function contactMade(p: Figures<'parted' | 'gapMetres'>, camAllows: boole
   if (p.parted > 0.5) return false;
   return camAllows || p.gapMetres < LEAST_GAP;
 }
+
+/** Contacts that part by less than this arc as they do, metres; the arc's ohms at the least gap, and over what it fades. */
+const ARCS_UNDER = 0.25e-3;
+const ARC_OHMS = 40;
+const ARC_FADES = 0.035e-3;
+/** What an arc over a gap set too small leaves across the opened contacts, ohms. Judgement. */
+export const arcOhms = (gapMetres: number): number =>
+  gapMetres >= ARCS_UNDER ? OPEN_OHMS : ARC_OHMS * Math.exp(Math.max(0, gapMetres - LEAST_GAP) / ARC_FADES);
+
+/** Two resistances side by side, ohms. */
+export const parallel = (a: number, b: number): number => 1 / (1 / a + 1 / b);
 
 /** Points that fire one coil of a single or a twin, on a cam with one lobe. */
 export const twinPoints: typeof points = {

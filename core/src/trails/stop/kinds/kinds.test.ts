@@ -5,7 +5,8 @@ import { STOPPED } from '../../../__tests__/stoppedMachines.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import { seededRandom } from '../../../random/lcg.ts';
-import { drawSound, withFault } from '../../../tracing/draw.ts';
+import { drawSound } from '../../../tracing/draw.ts';
+import { withBad } from '../../../__tests__/withBad.ts';
 import { Tracer } from '../../../tracing/trace.ts';
 import { heldAfterMinute, keptUp } from '../holding.ts';
 
@@ -25,7 +26,7 @@ describe.each(Object.entries(STOPPED))('%s', (_name, machine) => {
   it.each(faults.map((f) => [f.id, f] as const))('%s does one of the two things wrong', (_id, fault) => {
     const scene = new Scene(
       model.machine,
-      withFault(
+      withBad(
         model,
         drawSound(model, () => 0.5),
         fault,

@@ -37,7 +37,7 @@ const leaks = (
 
 const source = kind(
   'vacuum source',
-  [{ id: 'pascals', label: 'Vacuum at its source', dimension: 'pressure', typical: () => ({ low: 70e3, high: 85e3 }) }],
+  [{ id: 'pascals', label: 'Vacuum at its source', dimension: 'pressure', typical: () => ({ low: 60e3, high: 85e3 }) }],
   [{ id: 'renew', label: 'Mend or renew the vacuum pump', minutes: 80, money: 90 }],
   [
     {

@@ -21,6 +21,7 @@ const timingStill: CheckMaker = (machine) =>
         look(
           {
             id: 'timing-rotor',
+            does: ['turned by hand'],
             station: BODY,
             label: 'Number one at its top: where does the rotor point?',
             set: 'Cap off. Turn by hand until number one blows a finger from its plug hole and the mark stands at the top.',
@@ -63,6 +64,7 @@ const timingStill: CheckMaker = (machine) =>
         look(
           {
             id: 'timing-stop',
+            does: ['turned by hand'],
             station: MARK,
             label: 'Mark against a piston stop',
             set: 'Plugs out, a stop in number one’s hole, turned by hand both ways until it touches.',
@@ -82,6 +84,7 @@ const timingStill: CheckMaker = (machine) =>
         look(
           {
             id: 'timing-slack',
+            does: ['turned by hand'],
             station: CHAIN,
             label: 'Crank rocked to and fro: when does the rotor follow?',
             set: 'Cap off, plugs out if it is stiff.',

@@ -6,7 +6,8 @@ import { pullsWell } from '../../../engine/mixture.ts';
 import { INSTRUMENTS } from '../../../instruments/index.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { CRANKING, FAST, IDLE } from '../../../machine/state.ts';
-import { drawSound, withFault } from '../../../tracing/draw.ts';
+import { drawSound } from '../../../tracing/draw.ts';
+import { withBad } from '../../../__tests__/withBad.ts';
 import { buildModel } from '../../../tracing/model.ts';
 import { Tracer } from '../../../tracing/trace.ts';
 
@@ -24,7 +25,7 @@ describe('by the light, on a distributor with weights and a pod', () => {
   const sceneOf = (faultId?: string) => {
     const sound = drawSound(model, () => 0.5);
     const fault = model.faults.find((f) => f.id === faultId);
-    return new Scene(model.machine, fault ? withFault(model, sound, fault, 0.9) : sound);
+    return new Scene(model.machine, fault ? withBad(model, sound, fault, 0.9) : sound);
   };
   const shows = (checkId: string, faultId?: string): number => {
     const check = model.checks.find((c) => c.id === checkId)!;

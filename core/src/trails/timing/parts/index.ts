@@ -90,6 +90,7 @@ const chain = kind<'lateDegrees', 'play' | 'jumped'>(
     },
     {
       id: 'jumped',
+      leap: true,
       // A tooth of a wheel of eighteen on the crank is 20°.
       label: 'a tooth out',
       weight: 0.8,
@@ -115,6 +116,7 @@ const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' |
   [
     {
       id: 'seized',
+      from: { seized: 0 },
       label: 'seized: no advance',
       weight: 2.5,
       repair: 'free',
@@ -122,6 +124,7 @@ const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' |
     },
     {
       id: 'springs',
+      from: { slack: 0 },
       label: 'a spring gone or weak: all of the advance at idle',
       weight: 1.5,
       repair: 'springs',
@@ -129,6 +132,7 @@ const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' |
     },
     {
       id: 'stop',
+      from: { overDegrees: 0 },
       label: 'their stop worn or lost: too much advance when fast',
       weight: 0.8,
       repair: 'stop',

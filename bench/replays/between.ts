@@ -1,0 +1,133 @@
+import type { Replay } from './replay.ts';
+
+/** What is neither sound nor dead: part-worn, half shut, a little late, as a shop meets it most days. */
+export const BETWEEN: readonly Replay[] = [
+  {
+    name: 'Strap half gone: turns slowly, drops just under half a volt there and hardly any elsewhere',
+    machine: 'saloon',
+    complaint: { symptom: 'crank-slow' },
+    readings: [
+      ['battery-rest', 12.6],
+      ['plugs-out-by-hand', 'turns freely, dry'],
+      ['clamp-drop', 0.05],
+      ['crank-cable-drop', 0.18],
+      ['strap-drop', 0.9],
+    ],
+    truth: 'strap.clean',
+    minutes: 15,
+  },
+  {
+    name: 'A fifth of an ampere at rest: flat after four days, charges as it should',
+    machine: 'saloon',
+    complaint: { symptom: 'flat-overnight' },
+    readings: [
+      ['charge-fast', 14.1],
+      ['charge-drain', 0.21],
+      ['charge-drain-unplugged', 0.21],
+    ],
+    truth: 'standing.find',
+    minutes: 20,
+  },
+  {
+    name: 'Regulator a little high: fifteen volts, the battery uses water',
+    machine: 'saloon',
+    complaint: { symptom: 'overcharge' },
+    readings: [
+      ['battery-rest', 12.7],
+      ['charge-fast', 15.1],
+      ['charge-regulator-earth', 0.01],
+      ['charge-sense-drop', 0.01],
+    ],
+    truth: 'charge-regulator.replace',
+    minutes: 10,
+  },
+  {
+    name: 'Distributor a little late: flat on the hill, starts well; seven degrees short on the light',
+    machine: 'coupe',
+    complaint: { symptom: 'no-pull' },
+    readings: [
+      ['fuel-can', 4.5e-4],
+      ['timing-idle', 0],
+      ['timing-fast', 16],
+      ['timing-clamp', 'loose or moved'],
+    ],
+    truth: 'timing-body.set',
+    minutes: 20,
+  },
+  {
+    name: 'Filter half shut: idles, starves on the hill; some fuel comes, not enough',
+    machine: 'coupe',
+    complaint: { symptom: 'no-pull' },
+    readings: [
+      ['timing-idle', 8],
+      ['fuel-can', 0.7e-4],
+      ['fuel-hand-fed', 'well from the can'],
+      ['fuel-filter-look', 'blocked'],
+    ],
+    truth: 'fuel-filter.renew',
+    minutes: 25,
+  },
+  {
+    name: 'A gasket that draws a little: hunts at idle, the gauge a shade low, better with the joint sprayed',
+    machine: 'coupe',
+    complaint: { symptom: 'idle-wrong' },
+    readings: [
+      ['air-hoses', 'no change'],
+      ['air-spray-joint', 'it changes'],
+      ['air-screw-turned', 'better richer'],
+    ],
+    truth: 'air-gasket.renew',
+    minutes: 20,
+  },
+  {
+    name: 'Belt a little slack: charges with the lamps off, not with all on',
+    machine: 'saloon',
+    complaint: { symptom: 'no-charge' },
+    readings: [
+      ['charge-fast', 13.9],
+      ['charge-loaded', 12.3],
+      ['charge-belt', 'slack'],
+    ],
+    truth: 'belt.tighten',
+    minutes: 5,
+  },
+  {
+    name: 'Points worn shut to a twentieth of a millimetre: hard to start, and worse by the week',
+    machine: 'saloon',
+    complaint: { symptom: 'hard-start' },
+    readings: [
+      ['spark-coil-lead', 'weak'],
+      ['points-gap', 0.05e-3],
+      ['look-points', 'clean'],
+      ['points-drop', 0.1],
+    ],
+    truth: 'points.set',
+    minutes: 10,
+  },
+  {
+    name: 'The cap breathes a little: goes for an hour, not for two',
+    machine: 'mower',
+    complaint: { symptom: 'stalls' },
+    readings: [
+      ['fuel-level', 'enough'],
+      ['fuel-can', 1.2e-4],
+      ['fuel-cap', 'hisses'],
+    ],
+    truth: 'fuel-vent.clear',
+    minutes: 15,
+  },
+  {
+    name: 'Solenoid’s contacts pitted: turns slowly, just under a volt lost in it',
+    machine: 'saloon',
+    complaint: { symptom: 'crank-slow' },
+    readings: [
+      ['battery-rest', 12.6],
+      ['plugs-out-by-hand', 'turns freely, dry'],
+      ['strap-drop', 0.06],
+      ['crank-cable-drop', 0.17],
+      ['crank-contacts-drop', 1.6],
+    ],
+    truth: 'starter-solenoid.contacts',
+    minutes: 15,
+  },
+];
