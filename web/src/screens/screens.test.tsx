@@ -232,6 +232,20 @@ describe('a repair', () => {
         }
       </Around>,
     );
+  it('that can hurt says so before its fields, once', async () => {
+    localStorage.clear();
+    const dangerous = repairs.map((r) => ({ ...r, cautions: ['flywheel puller'] as const }));
+    const place = { stored: stored(), machine, house, input: inputOf(stored(), machine, house) };
+    render(
+      <Around>
+        <FixForm place={place} repairs={dangerous} suspects={[]} asked="points.dress" />
+      </Around>,
+    );
+    expect(screen.getByRole('note').textContent).toContain('Draw a flywheel with its own puller');
+    await userEvent.click(screen.getByRole('button', { name: 'Understood' }));
+    expect(screen.queryByRole('note')).toBeNull();
+    expect(screen.getByText('Mind: flywheel puller')).toBeTruthy();
+  });
   it('that is called for is filled in, with what goes with it', async () => {
     server(() => ({ status: 201, body: stored() }));
     form('points.dress');

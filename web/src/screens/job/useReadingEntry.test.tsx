@@ -84,7 +84,7 @@ describe('a reading on its way in', () => {
         confirmed: false,
       },
     });
-    expect(hook.result.current.typed).toBe('');
+    await waitFor(() => expect(hook.result.current.typed).toBe(''));
   });
   it('that told nothing is set aside: the check, what was noted, and nothing that was typed', async () => {
     answer = () => ({ status: 201, body: stored() });
