@@ -32,7 +32,6 @@ export interface Options {
   understood?: boolean;
 }
 
-
 /** What stands on a page, for whoever reads why a test failed. */
 async function standing(page: Page): Promise<string> {
   const seen = page.evaluate(() => {
