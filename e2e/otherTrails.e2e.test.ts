@@ -115,7 +115,7 @@ describe('the stop trail', () => {
 describe('air and timing together', () => {
   it('an idle that hunts from a leak while the timing is late as well: one behind the other', async () => {
     const { page, faults } = await openWindow(browser);
-    const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 34);
+    const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 45);
     await go(page, '/jobs/coupe-2/trace');
     // Which of the two is found first is a matter of what was read: the other stands behind it.
     const calls = {

@@ -86,7 +86,10 @@ export interface FaultMode<Has extends string = string, May extends string = nev
   readonly comesWith?: 'heat' | 'cold' | 'damp' | 'shaking';
   /** It is never there without it: a complaint that says nothing of coming and going is hardly its. */
   readonly never?: 'without';
-  /** Whole or not at all: a cell that is dead, a tooth that was jumped. Any other begins where its plate ends. */
+  /**
+   * Whole or not at all: a cell that is dead, a tooth that was jumped, metal on metal. Any other begins where its plate
+   * ends.
+   */
   readonly leap?: true;
   /** Of all its degrees the share that is too slight for most to be brought in; worked out from its plates. */
   readonly slight?: number;

@@ -176,10 +176,10 @@ describe('advice that a mechanic would take', () => {
   it('no check is asked a third time, and a sound machine is called sound in a few', () => {
     const checks: number[] = [];
     for (const seed of [1, 2, 3, 4, 5]) {
-      const { named, events } = follow(tracer, noFire, new HiddenMachine(model, [], seededRandom(seed)), { most: 25 });
+      const { named, events } = follow(tracer, noFire, new HiddenMachine(model, [], seededRandom(seed)), { most: 40 });
       expect(named).toBe('sound');
       // The first machine's plugs are seen wet twice that are not.
-      expect(events.length).toBeLessThanOrEqual(21);
+      expect(events.length).toBeLessThanOrEqual(30);
       checks.push(events.length);
       const times = new Map<string, number>();
       for (const e of events)
@@ -187,6 +187,6 @@ describe('advice that a mechanic would take', () => {
       expect(Math.max(...times.values())).toBeLessThanOrEqual(2);
     }
     // Of some hundred ways of failing, each of which may be slight.
-    expect(checks.sort((a, b) => a - b)[2]).toBeLessThanOrEqual(16);
+    expect(checks.sort((a, b) => a - b)[2]).toBeLessThanOrEqual(20);
   });
 });

@@ -135,10 +135,8 @@ describe('verdicts', () => {
 describe('a short behind the fuse', () => {
   it('blows the fuse in the model itself, so that a new one is no cure', () => {
     const chafed = tracer.model.faults.find((f) => f.id === 'coil-feed.chafed')!;
-    // Worn through to metal it melts the fuse; what only leaks there does not.
-    for (let m = 2; m < MEMBERS; m++)
+    for (let m = 0; m < MEMBERS; m++)
       expect(tracer.weigher.ensemble([chafed]).scene(m).params['fuse']!['ohms']).toBeGreaterThan(1e9);
-    expect(tracer.weigher.ensemble([chafed]).scene(0).params['fuse']!['ohms']).toBeLessThan(1);
     const t = of([reading('look-fuse', 'blown'), fix('fuse.replace'), reading('look-fuse', 'blown')]);
     expect(share(t, 'coil-feed.chafed')).toBeGreaterThan(0.5);
   });

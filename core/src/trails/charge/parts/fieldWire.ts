@@ -47,6 +47,7 @@ export const fieldWire: PartKind<'ohms' | 'earthOhms'> = {
       weight: 1,
       repair: 'replace',
       comesWith: 'shaking',
+      leap: true,
       apply: (p, s, { volts }) => ({ ...p, earthOhms: logBetween(0.15, 0.02, s) * (volts / 12) ** 2 }),
     },
   ],

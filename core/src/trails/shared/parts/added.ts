@@ -73,6 +73,7 @@ export const suppressor: PartKind<'farads' | 'leakOhms'> = {
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
+      leap: true,
       apply: (p, s) => ({ ...p, leakOhms: logBetween(0.4, 0.02, s) }),
     },
   ],

@@ -46,6 +46,7 @@ export const wire: PartKind<'ohms' | 'earthOhms'> = {
       weight: 1,
       repair: 'insulate',
       comesWith: 'shaking',
+      leap: true,
       apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
     },
   ],

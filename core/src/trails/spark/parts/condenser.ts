@@ -37,6 +37,7 @@ export const condenser: PartKind<'farads' | 'leakOhms'> = {
       weight: 3.5,
       repair: 'replace',
       comesWith: 'heat',
+      leap: true,
       apply: (p, s) => ({ ...p, leakOhms: deadShort(s) }),
     },
     {

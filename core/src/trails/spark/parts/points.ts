@@ -82,6 +82,7 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
       label: 'earthed through a missing insulator',
       weight: 2,
       repair: 'insulate',
+      leap: true,
       apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
     },
   ],

@@ -93,6 +93,7 @@ export const signalWire: PartKind<'ohms' | 'earthOhms'> = {
       weight: 1,
       repair: 'remake',
       comesWith: 'shaking',
+      leap: true,
       apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
     },
   ],

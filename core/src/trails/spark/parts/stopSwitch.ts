@@ -25,6 +25,7 @@ export const stopSwitch: PartKind<'earthOhms', 'dead'> = {
       weight: 5,
       repair: 'replace',
       comesWith: 'shaking',
+      leap: true,
       apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
     },
     {
