@@ -97,7 +97,7 @@ async function layPlugs(page: Page, word: string, plugs: number): Promise<void> 
   await click(page, 'radio', look);
   for (const [k, own] of looks.entries()) {
     const plug = await page.waitForSelector(`[data-reading] button[data-plug="${k + 1}"]`);
-    const now = await plug!.evaluate((b) => b.getAttribute('aria-label')!.split(': ')[1]);
+    const now = await plug!.evaluate((b) => b.querySelector('.sr-only')!.textContent.split(': ')[1]);
     if (own === now && !(own === 'dry' && look === 'dry')) continue;
     await plug!.focus();
     await page.keyboard.press('Enter');

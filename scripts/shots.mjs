@@ -9,6 +9,8 @@ await ensureInstalled();
 await ensureDebian({ [CHROMIUM]: 'chromium' });
 await ensureBuilt();
 const { default: puppeteer } = await import('puppeteer-core');
+const { tsImport } = await import('tsx/esm/api');
+const { CAUTION_IDS } = await tsImport('../core/src/machine/hazards.ts', import.meta.url);
 
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
@@ -79,27 +81,14 @@ async function opened({ theme = 'light', size = WIDE } = {}) {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(size);
-  await page.evaluateOnNewDocument((t) => {
-    localStorage.setItem('pondu.theme', t);
-    const known = [
-      'high tension',
-      'fuel vapour',
-      'rotating parts',
-      'battery',
-      'marine',
-      'hot coil',
-      'exhaust gas',
-      'capacitor charge',
-      'flywheel puller',
-      'jumping the starter',
-      'turning a locked engine',
-      'full field',
-      'charging battery',
-      'open fuel',
-      'starting fluid',
-    ];
-    localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
-  }, theme);
+  await page.evaluateOnNewDocument(
+    (t, known) => {
+      localStorage.setItem('pondu.theme', t);
+      localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
+    },
+    theme,
+    CAUTION_IDS,
+  );
   return page;
 }
 const sees = (page, text) => page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);

@@ -62,7 +62,7 @@ export const plugsOut: CheckMaker = (machine) => {
         id: PLUGS_OUT,
         does: ['turned by hand', 'turns what may be held', 'touches what is hot'],
         station: diesel ? 'engine' : 'plugs',
-        label: `${diesel ? 'Heater plugs or injectors' : 'All plugs'} out, turned by hand: what comes out?`,
+        label: `${diesel ? 'Heater plugs or injectors' : 'All plugs'} out, engine turned by hand: does water or fuel come out?`,
         set: `Battery earth off, out of gear, ${diesel ? 'heater plugs or injectors' : 'every plug'} out; a rag over the holes, face clear of them.`,
         touch: 'Turn it two whole turns by hand, never by the starter.',
         watch: 'It turns freely and the rag stays dry. Water or fuel on the rag: drain it before it is turned again.',

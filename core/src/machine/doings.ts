@@ -25,13 +25,18 @@ const AT_BATTERY: ReadonlySet<string> = new Set(['battery', 'terminals']);
 const petrolFuel = (machine: Machine, station: string): boolean =>
   machine.trails.some((t) => t.id === 'fuel' && t.stations.some((s) => s.id === station));
 
+/** Whether a check is taken as the starter, not a hand, turns the engine. */
+export const turnedByStarter = (machine: Machine, { state }: Check): boolean =>
+  state.key === 'crank' && machine.fit.crank?.kind !== 'pull';
+
 /** What a check does: by the state it asks for, what it opens, what it is made with, and where it stands. */
 export function doingsOf(check: Check, machine: Machine): ReadonlySet<Doing> {
   const { state, opens, instrument, station } = check;
-  const turnedBy: Doing = machine.fit.crank?.kind === 'pull' ? 'turned by hand' : 'starter turns it';
   return new Set<Doing>([
     ...(check.does ?? []),
-    ...(state.key === 'crank' ? [turnedBy] : []),
+    ...(state.key === 'crank'
+      ? [turnedByStarter(machine, check) ? ('starter turns it' as const) : ('turned by hand' as const)]
+      : []),
     ...(state.key === 'run' ? (['runs'] as const) : []),
     ...(state.key === 'on' ? (['key on'] as const) : []),
     ...(state.clipped?.includes('start-jump') ? (['feeds past the switches'] as const) : []),

@@ -50,8 +50,8 @@ export type Doing =
   | 'touches what is hot'
   | 'works underneath';
 
-/** A charge lights itself from about this compression on. */
-const LIGHTS_ITSELF_FROM = 14;
+/** From this compression on a charge lights itself: such an engine has no sparks that nobody told of. */
+export const LIGHTS_ITSELF_FROM = 14;
 export const isDiesel = ({ spark, compressionRatio }: Fit): boolean =>
   spark === undefined && compressionRatio >= LIGHTS_ITSELF_FROM;
 /** Magnets that turn make sparks without a battery. */

@@ -3,6 +3,11 @@ const IMAGINED = 0.003;
 /** Chance that a person notices a sign: `keenness` when it is there, a little even when it is not. */
 export const seen = (there: boolean, keenness: number): number => (there ? keenness : IMAGINED);
 
+/** A sign that comes by degrees is now and then imagined, and seen the surer the plainer it is. */
+const IMAGINED_SLIGHT = 0.015;
+/** Chance that a person notices a sign that is so plain, 0…1. */
+export const seenSo = (plain: number, keenness: number): number => IMAGINED_SLIGHT + keenness * plain;
+
 /** One look gives one word: what strikes first goes first, each by its own chance; what is left is `otherwise`. */
 export function firstSeen(
   signs: readonly (readonly [word: string, chance: number])[],

@@ -1,8 +1,9 @@
 import type { House } from '../schema/house.ts';
 import type { Check } from '../trails/checks.ts';
-import type { Weigher } from './belief.ts';
+import type { Belief, Weigher } from './belief.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
 import type { RankedCheck } from './nextCheck.ts';
+import { costOf, perMinute } from './repairCost.ts';
 
 /** From so many minutes on a repair is long. */
 const LONG_MINUTES = 60;
@@ -12,9 +13,6 @@ const OF_ITS_COST = 0.1;
 const DECIDES = 0.2;
 /** A look at the thing itself depends on it and on hardly anything else. */
 const MOST_PARTS = 3;
-
-const perMinute = (house: House): number => house.ratePerHour / 60;
-const costOf = ({ money, minutes }: ModelRepair, house: House): number => money + minutes * perMinute(house);
 
 export const isLong = ({ minutes }: ModelRepair): boolean => minutes >= LONG_MINUTES;
 
@@ -45,11 +43,11 @@ export function decidingLooks(
 /** The one of them to be made now: what tells most per minute; nothing where one was made, or none is offered. */
 export function lookFirst(
   looks: readonly Check[],
-  read: ReadonlySet<string>,
+  { story }: Belief,
   ranked: readonly RankedCheck[],
   separation: (check: Check) => number,
 ): Check | undefined {
-  if (looks.some((c) => read.has(c.id))) return undefined;
+  if (story.readings.some((p) => looks.some((c) => c.id === p.reading.checkId))) return undefined;
   const offered = ranked.filter((r) => looks.includes(r.check));
   return offered.sort((a, b) => separation(b.check) / b.minutes - separation(a.check) / a.minutes)[0]?.check;
 }

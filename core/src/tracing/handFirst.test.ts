@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { cranked } from '../__tests__/crankMachines.ts';
 import { fix, house, noFire, reading } from '../__tests__/machines.ts';
 import { traceView } from '../views/views.ts';
-import { mayBeHeld, turnedByStarter } from './handFirst.ts';
+import { turnedByStarter } from '../machine/doings.ts';
+import { mayBeHeld } from './handFirst.ts';
 import { Tracer } from './trace.ts';
 
 const NOW = { warmth: 'unknown', faultPresent: 'yes' } as const;

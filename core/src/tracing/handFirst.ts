@@ -1,3 +1,4 @@
+import { turnedByStarter } from '../machine/doings.ts';
 import type { CautionId } from '../machine/hazards.ts';
 import type { Machine } from '../machine/machine.ts';
 import type { Complaint } from '../schema/job.ts';
@@ -28,9 +29,6 @@ const cleared = ({ readings, repaired }: Story): boolean =>
 
 /** Whether its starter may bend a rod: nobody has turned it by hand yet. */
 export const byHandFirst = (complaint: Complaint, story: Story): boolean => mayBeHeld(complaint) && !cleared(story);
-
-export const turnedByStarter = (machine: Machine, { state }: Check): boolean =>
-  state.key === 'crank' && machine.fit.crank?.kind !== 'pull';
 
 /** The engine is turned by hand before any check that is taken with its starter. */
 export function handFirst(machine: Machine, ranked: readonly RankedCheck[]): RankedCheck[] {

@@ -1,3 +1,4 @@
+import { LIGHTS_ITSELF_FROM } from '../machine/hazards.ts';
 import type { Complaint } from '../schema/job.ts';
 import { TRAIL_NAMES, type TrailName } from '../schema/symptoms.ts';
 import type { Model, ModelFault } from './model.ts';
@@ -51,9 +52,6 @@ export function singles(model: Model, complaint: Complaint): Hypothesis[] {
   const priors = faultPriors(model, complaint);
   return model.faults.map((f) => ({ id: f.id, faults: [f], prior: REST * priors.get(f)! }));
 }
-
-/** From this compression on a charge lights itself: such an engine has no sparks that nobody told of. */
-const LIGHTS_ITSELF_FROM = 14;
 
 /** Trails that nobody has told, each as one account. */
 export function elsewhere(model: Model): Hypothesis[] {

@@ -52,7 +52,7 @@ export function predictedOf(check: Check, outcomes: readonly Outcome[], graded: 
 
 /** Insulation: how often it shows OL where it has none to measure, and where it has megohms; how wide those scatter. */
 const OPEN_SHOWN = 0.92;
-const MEGOHMS_OPEN = 0.5;
+export const MEGOHMS_OPEN = 0.5;
 const MEGOHMS_WIDE = 0.8;
 
 /** So near on the ruler, or in the share of a word, that no reading tells two members apart. */

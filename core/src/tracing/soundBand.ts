@@ -6,6 +6,7 @@ import type { Dimension } from '../quantity/index.ts';
 import type { Check } from '../trails/checks.ts';
 import { drawSound } from './draw.ts';
 import type { Model, Plate } from './model.ts';
+import { MEGOHMS_OPEN } from './prediction.ts';
 
 /** Where a check reads on a machine whose every figure lies on its plate, SI; `edge` adds the instrument's own error. */
 export interface SoundBand {
@@ -128,7 +129,6 @@ function insulates(middle: number, ends: readonly number[], instrument: Instrume
     openShare: MEGOHMS_OPEN,
   };
 }
-const MEGOHMS_OPEN = 0.5;
 
 /** In the middle of its plates it reads OL; at some end of them perhaps not. */
 function openBand(ends: readonly number[], instrument: Instrument): SoundBand {

@@ -5,6 +5,7 @@ import type { Belief, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
 import { likelihood } from './likelihood.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
+import { costOf } from './repairCost.ts';
 import { memberWeights } from './ensemble.ts';
 
 /** How far one reading moved one suspect: powers of ten, above zero for, below against. */
@@ -29,6 +30,10 @@ export function faultShares(belief: Belief): Map<ModelFault, number> {
   for (const w of belief.weighed) for (const f of w.remaining) shares.set(f, (shares.get(f) ?? 0) + w.mass);
   return shares;
 }
+
+/** The likeliest way of failing that a repair mends. */
+export const guiltyOf = (repair: ModelRepair, belief: Belief): ModelFault | undefined =>
+  [...faultShares(belief)].filter(([f]) => f.repairId === repair.id).sort((a, b) => b[1] - a[1])[0]?.[0];
 
 /** Smaller than a third of a decade nobody would call evidence. */
 const WORTH_SAYING = 0.3;
@@ -93,7 +98,7 @@ export function rankSuspects(
         fault,
         repair,
         share,
-        cost: repair.money + (repair.minutes * house.ratePerHour) / 60,
+        cost: costOf(repair, house),
         evidence: evidenceFor(weigher, belief, complaint, fault),
       };
     });

@@ -4,11 +4,12 @@ import type { MachineBody } from '../schema/machine.ts';
 import { stands } from '../engine/complaint.ts';
 import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
-import { buildModel, type Model, type ModelFault, type ModelRepair } from './model.ts';
+import { buildModel, type Model, type ModelFault } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, outcomeTable } from './counting.ts';
 import { opened, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { decidingLooks, isLong, lookFirst } from './decidingLook.ts';
+import { costOf } from './repairCost.ts';
 import { foundBy, type Found } from './found.ts';
 import { byHandFirst, handFirst } from './handFirst.ts';
 import { Latest } from './latest.ts';
@@ -17,10 +18,12 @@ import { SOAK_MINUTES } from './heat.ts';
 import { oddTwice, readSince, settled } from './offered.ts';
 import { inOrderOf } from './policies.ts';
 import { secondCheck, witnesses } from './secondCheck.ts';
+import { seenBroken } from './seenBroken.ts';
 import {
   AT_ODDS_FROM,
   evidenceFor,
   faultShares,
+  guiltyOf,
   rankSuspects,
   strayReadings,
   type Stray,
@@ -163,7 +166,10 @@ export class Tracer {
     // Read twice, a figure that no sound machine shows is no slip that may be passed over.
     if (verdict.kind === 'sound' && oddTwice(this.weigher, belief, this.strays(belief, complaint)))
       return { kind: 'outside', share: belief.outside };
-    if (verdict.kind === 'check') return this.seen(belief, complaint) ?? verdict;
+    if (verdict.kind === 'check') {
+      const [best] = repairShares(this.model, belief, this.house);
+      return seenBroken(this.weigher, belief, best, this.dearFrom, () => this.foundIn(belief, complaint)) ?? verdict;
+    }
     if (verdict.kind !== 'fix') return verdict;
     const dear = verdict.repair.money >= this.dearFrom;
     if (!dear && !isLong(verdict.repair)) return verdict;
@@ -181,36 +187,17 @@ export class Tracer {
     return known;
   }
 
-  /** What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. */
-  private seen(belief: Belief, complaint: Complaint): Verdict | undefined {
-    const [best] = repairShares(this.model, belief, this.house);
-    if (!best || best.share < seenFrom(best.repair) || best.repair.money >= this.dearFrom) return undefined;
-    const found = this.foundIn(belief, complaint).find((f) => f.fault.repairId === best.repair.id);
-    const check = found && belief.story.readings.find((r) => r.reading.id === found.readingId)?.reading.checkId;
-    return check !== undefined && this.weigher.check(check)?.instrument === 'eyes'
-      ? { kind: 'fix', repair: best.repair, share: best.share, why: 'seen' }
-      : undefined;
-  }
-
   /** Dear or long, and nobody has looked at the thing itself, though that would cost next to nothing beside it. */
   private unlooked(
     { repair, share }: Extract<Verdict, { kind: 'fix' }>,
     belief: Belief,
     ranked: readonly RankedCheck[],
   ): Verdict | undefined {
-    const guilty = this.guiltyOf(repair, belief);
+    const guilty = guiltyOf(repair, belief);
     if (!guilty) return undefined;
     const tells = (check: Check) => this.separation([guilty], [], check);
-    const looks = decidingLooks(this.weigher, guilty, repair, this.house, tells);
-    const read = new Set(belief.story.readings.map((p) => p.reading.checkId));
-    const check = lookFirst(looks, read, ranked, tells);
-    const loss = repair.money + (repair.minutes * this.house.ratePerHour) / 60;
-    return check && { kind: 'second check', repair, share, check, loss };
-  }
-
-  /** The likeliest way of failing that a repair mends. */
-  private guiltyOf(repair: ModelRepair, belief: Belief): ModelFault | undefined {
-    return [...faultShares(belief)].filter(([f]) => f.repairId === repair.id).sort((a, b) => b[1] - a[1])[0]?.[0];
+    const check = lookFirst(decidingLooks(this.weigher, guilty, repair, this.house, tells), belief, ranked, tells);
+    return check && { kind: 'second check', repair, share, check, loss: costOf(repair, this.house) };
   }
 
   /** A dear part by one witness only, where a second one could be had. */
@@ -220,7 +207,7 @@ export class Tracer {
     complaint: Complaint,
     ranked: readonly RankedCheck[],
   ): Verdict | undefined {
-    const guilty = this.guiltyOf(repair, belief);
+    const guilty = guiltyOf(repair, belief);
     if (!guilty || witnesses(evidenceFor(this.weigher, belief, complaint, guilty)) > 1) return undefined;
     const second = secondCheck(guilty, belief, ranked, (a, b, check) => this.separation(a, b, check));
     return second && { kind: 'second check', repair, share, check: second, loss: repair.money };
@@ -310,11 +297,4 @@ const soundOf = (belief: Belief): number =>
   belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0);
 /** Less likely mended than this, the engine need not be asked again what a reading has just shown. */
 const MENDED_FROM = 0.02;
-/** What is seen broken is put right from this share on. */
-const SEEN_FROM = 0.85;
-/** What costs next to nothing and is soon done is done a little sooner: a belt that is slack, a hose that is off. */
-const SOON_DONE = { minutes: 10, money: 1, from: 0.6 } as const;
-const seenFrom = ({ minutes, money }: ModelRepair): number =>
-  minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
-
 const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT);

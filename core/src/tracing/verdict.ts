@@ -5,6 +5,7 @@ import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
 import type { outcomeTable } from './counting.ts';
 import type { RankedCheck } from './nextCheck.ts';
+import { costOf } from './repairCost.ts';
 
 export interface RepairShare {
   readonly repair: ModelRepair;
@@ -48,7 +49,7 @@ export function repairShares(model: Model, belief: Belief, house: House): Repair
   return [...shares]
     .map(([id, share]) => {
       const repair = model.repairs.get(id)!;
-      return { repair, share, cost: repair.money + (repair.minutes * house.ratePerHour) / 60 };
+      return { repair, share, cost: costOf(repair, house) };
     })
     .sort((a, b) => b.share - a.share);
 }

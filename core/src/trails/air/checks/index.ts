@@ -1,6 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenSo } from '../../../machine/seen.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { idleRpm } from '../../../engine/manifold.ts';
@@ -130,7 +130,7 @@ const tried: CheckMaker = (machine) => {
         look: true,
       },
       ({ params }) => {
-        const blocked = 0.015 + 0.95 * logistic((0.6 - figuresAt(params, FILTER).openShare) / 0.06);
+        const blocked = seenSo(logistic((0.6 - figuresAt(params, FILTER).openShare) / 0.06), 0.95);
         return { clear: 1 - blocked, blocked };
       },
     ),

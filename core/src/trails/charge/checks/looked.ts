@@ -1,7 +1,7 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenSo } from '../../../machine/seen.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { BELT } from '../making.ts';
 
@@ -22,7 +22,7 @@ export const pressBelt: CheckMaker = () => [
       sees: (scene) => {
         const gives = figuresAt(scene.params, BELT).deflectionMetres;
         const gone = seen(gives > 0.1, 0.99);
-        const slack = (1 - gone) * (gives > 0.1 ? 0 : 0.015 + 0.94 * logistic((gives - SLACK_FROM) / 1e-3));
+        const slack = (1 - gone) * (gives > 0.1 ? 0 : seenSo(logistic((gives - SLACK_FROM) / 1e-3), 0.94));
         return { firm: 1 - gone - slack, slack, gone };
       },
     },
@@ -49,7 +49,7 @@ export const lookChargeWire: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const bad = 0.015 + 0.74 * logistic(Math.log(figuresAt(scene.params, 'charge-wire').ohms / 0.06) / 0.5);
+        const bad = seenSo(logistic(Math.log(figuresAt(scene.params, 'charge-wire').ohms / 0.06) / 0.5), 0.74);
         return { sound: 1 - bad, 'melted, loose or open': bad };
       },
     },

@@ -2,7 +2,7 @@ import { figuresAt } from '../../../machine/figures.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenSo } from '../../../machine/seen.ts';
 import { DRIVE, ENGINE, MOTOR } from '../cranking.ts';
 import { HOLD, marine, told } from './start.ts';
 
@@ -137,7 +137,7 @@ export const lookStarterCable: CheckMaker = () => [
         const cable = figuresAt(scene.params, 'starter-cable');
         const poor = logistic(Math.log(cable.ohms / POOR_CABLE) / 0.5);
         const rotten = seen((cable.rotten ?? 0) > 0.5, 0.85);
-        const end = (1 - rotten) * ((cable.rotten ?? 0) < 0.5 ? 0.015 + 0.84 * poor : 0.015);
+        const end = (1 - rotten) * ((cable.rotten ?? 0) < 0.5 ? seenSo(poor, 0.84) : seenSo(0, 0));
         return { sound: 1 - rotten - end, 'an end is poor': end, 'rotten inside': rotten };
       },
     },

@@ -1,6 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenSo } from '../../../machine/seen.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { drinks, feedOf, flowOf } from '../feeding.ts';
@@ -89,8 +89,8 @@ export const carburettorOutside: CheckMaker = (machine) => {
         cautions: ['fuel vapour'],
       },
       ({ params }) => {
-        const open = 0.015 + 0.94 * logistic((0.7 - figuresAt(params, C.choke).closes) / 0.06);
-        const shut = (1 - open) * (0.015 + 0.94 * logistic((0.7 - figuresAt(params, C.choke).opens) / 0.06));
+        const open = seenSo(logistic((0.7 - figuresAt(params, C.choke).closes) / 0.06), 0.94);
+        const shut = (1 - open) * seenSo(logistic((0.7 - figuresAt(params, C.choke).opens) / 0.06), 0.94);
         return { 'closes and opens': 1 - open - shut, 'stays open': open, 'stays shut': shut };
       },
     ),
@@ -142,7 +142,7 @@ export const carburettorInside: CheckMaker = (machine) => {
         opens: ['bowl off'],
       },
       ({ params }) => {
-        const blocked = 0.015 + 0.93 * logistic((figuresAt(params, part).blocked - 0.22) / 0.05);
+        const blocked = seenSo(logistic((figuresAt(params, part).blocked - 0.22) / 0.05), 0.93);
         return { clear: 1 - blocked, blocked };
       },
     );
@@ -165,7 +165,7 @@ export const carburettorInside: CheckMaker = (machine) => {
       },
       ({ params }) => {
         const heavy = seen((figuresAt(params, C.float).sinks ?? 0) > 0.5, 0.93);
-        const low = (1 - heavy) * (0.015 + 0.9 * logistic((-0.13 - figuresAt(params, C.float).high) / 0.03));
+        const low = (1 - heavy) * seenSo(logistic((-0.13 - figuresAt(params, C.float).high) / 0.03), 0.9);
         return { 'light and level': 1 - heavy - low, heavy, 'set too low': low };
       },
     ),
@@ -186,7 +186,7 @@ export const carburettorInside: CheckMaker = (machine) => {
       ({ params, machine: { fit } }) => {
         const own = figuresAt(params, C.needle);
         const shut = seen(own.squareMetres < 0.3e-6 * (0.5 + fit.litres), 0.95);
-        const leaks = (1 - shut) * (0.015 + 0.92 * logistic(Math.log(own.leakSquareMetres / 3e-8) / 0.4));
+        const leaks = (1 - shut) * seenSo(logistic(Math.log(own.leakSquareMetres / 3e-8) / 0.4), 0.92);
         return { 'passes and holds': 1 - shut - leaks, 'never passes': shut, 'never holds': leaks };
       },
     ),

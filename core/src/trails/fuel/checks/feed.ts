@@ -3,7 +3,7 @@ import { looking, type CautionId, type Check, type CheckMaker } from '../../../m
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import type { MachineState } from '../../../machine/part.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenSo } from '../../../machine/seen.ts';
 import { CRANKING, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { drinks, feedOf, flowOf, pressureAt, suctionAt } from '../feeding.ts';
@@ -111,8 +111,10 @@ export const fuelInTank: CheckMaker = (machine) =>
             minutes: 6,
           },
           ({ params, machine: { fit } }) => {
-            const hisses =
-              0.015 + 0.95 * logistic(Math.log(ventNeeds(fit) / (2 * figuresAt(params, VENT).squareMetres)) / 0.5);
+            const hisses = seenSo(
+              logistic(Math.log(ventNeeds(fit) / (2 * figuresAt(params, VENT).squareMetres)) / 0.5),
+              0.95,
+            );
             return { hisses, 'no hiss': 1 - hisses };
           },
         ),
@@ -243,7 +245,7 @@ export const wayOpened: CheckMaker = (machine) =>
           ({ params, machine: { fit } }) => {
             // Half shut is seen by half.
             const open = figuresAt(params, part).squareMetres / freeArea(fit).low;
-            const blocked = 0.015 + 0.95 * logistic((HALF_SHUT - open) / 0.08);
+            const blocked = seenSo(logistic((HALF_SHUT - open) / 0.08), 0.95);
             return { clear: 1 - blocked, blocked };
           },
         ),

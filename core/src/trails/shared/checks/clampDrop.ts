@@ -7,7 +7,7 @@ export const clampDrop: CheckMaker = (machine) =>
         {
           id: 'clamp-drop',
           station: 'terminals',
-          label: 'Drop, live post to clamp, cranking',
+          label: 'Voltage drop, live post to clamp, cranking',
           set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
           touch: touch(machine, 'post', 'main'),
           watch: 'A sound joint drops almost nothing.',

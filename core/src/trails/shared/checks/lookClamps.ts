@@ -1,6 +1,7 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { logistic } from '../../../random/lcg.ts';
+import { seenSo } from '../../../machine/seen.ts';
 
 /** From about so much a joint of the starter's current is seen or felt to be poor, ohms. */
 const POOR_OHMS = 2e-3;
@@ -18,7 +19,7 @@ export const lookClamps: CheckMaker = () => [
       kind: 'look',
       sees: (scene) => {
         const bad = (id: 'live-clamp' | 'strap') =>
-          0.015 + 0.78 * logistic(Math.log(figuresAt(scene.params, id).ohms / POOR_OHMS) / 0.5);
+          seenSo(logistic(Math.log(figuresAt(scene.params, id).ohms / POOR_OHMS) / 0.5), 0.78);
         const [clamp, strap] = [bad('live-clamp'), bad('strap')];
         return { 'clamp bad': clamp, 'strap bad': strap * (1 - clamp), sound: (1 - clamp) * (1 - strap) };
       },

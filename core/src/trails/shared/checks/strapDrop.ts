@@ -7,7 +7,7 @@ export const strapDrop: CheckMaker = (machine) =>
         {
           id: 'strap-drop',
           station: 'strap',
-          label: 'Drop, engine block to battery earth post, cranking',
+          label: 'Voltage drop, engine block to battery earth post, cranking',
           set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
           touch: touch(machine, block(machine), earthPost(machine)),
           watch: 'A sound strap drops almost nothing.',

@@ -4,7 +4,7 @@ export const bodyDrop: CheckMaker = (machine) => [
   {
     id: 'body-drop',
     station: 'body',
-    label: 'Drop, points base plate to engine block',
+    label: 'Voltage drop, points base plate to engine block',
     set: 'Key on, points closed (bump the engine until they are).',
     touch: touch(machine, 'plate', 'block'),
     watch: 'The plate’s pigtail breaks inside its insulation.',

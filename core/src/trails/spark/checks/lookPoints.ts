@@ -1,6 +1,7 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { logistic } from '../../../random/lcg.ts';
+import { seenSo } from '../../../machine/seen.ts';
 
 /** From about so much contacts are seen to be burnt or dirty, ohms. */
 const BURNT_OHMS = 0.3;
@@ -17,7 +18,7 @@ export const lookPoints: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const burnt = 0.015 + 0.94 * logistic(Math.log(figuresAt(scene.params, 'points').ohms / BURNT_OHMS) / 0.4);
+        const burnt = seenSo(logistic(Math.log(figuresAt(scene.params, 'points').ohms / BURNT_OHMS) / 0.4), 0.94);
         return { 'burnt or dirty': burnt, clean: 1 - burnt };
       },
     },

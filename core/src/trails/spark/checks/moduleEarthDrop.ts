@@ -4,7 +4,7 @@ export const moduleEarthDrop: CheckMaker = (machine) => [
   {
     id: 'module-earth-drop',
     station: 'module-earth',
-    label: 'Drop, module’s base to engine block, cranking',
+    label: 'Voltage drop, module’s base to engine block, cranking',
     set: 'Crank, gearbox out of gear.',
     touch: touch(machine, 'module-', 'block'),
     watch: 'A few hundredths of a volt. It carries all of the coil’s current, and the module’s heat goes the same way.',
