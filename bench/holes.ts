@@ -1,4 +1,4 @@
-import { holesOf, Tracer, type Complaint, type House, type MachineBody } from '@pondu/core';
+import { holesOf, Tracer, unsaidOf, type Complaint, type House, type MachineBody } from '@pondu/core';
 
 /** Places that each check is read at, from far below its sound band to far above. */
 const PLACES = 13;
@@ -18,7 +18,7 @@ export function holeFigures(house: House, machines: Readonly<Record<string, Mach
       const tracer = new Tracer(body, house);
       const outside = (symptom: Complaint['symptom']) => tracer.belief(of(symptom), []).outside;
       const symptom = [...SYMPTOMS].sort((a, b) => outside(a) - outside(b))[0]!;
-      return [name, holesOf(tracer, of(symptom), PLACES)];
+      return [name, { ...holesOf(tracer, of(symptom), PLACES), unsaid: unsaidOf(tracer) }];
     }),
   );
 }

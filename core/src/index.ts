@@ -27,6 +27,7 @@ export type { Verdict } from './tracing/verdict.ts';
 export { follow, provedOn, type Followed, type Following } from './practice/follow.ts';
 export { drawFault, drawFaultAcross, SimulatedMeter, type Shown } from './practice/simulatedMeter.ts';
 export { holesOf, type Hole } from './practice/holes.ts';
+export { unsaidOf, type Unsaid } from './practice/unsaid.ts';
 export { HiddenMachine, someHands, type Slips } from './practice/hiddenMachine.ts';
 export type * from './schema/index.ts';
 export { traceCauses, type Causes, type JudgedCause } from './tracing/causes.ts';

@@ -41,6 +41,8 @@ export const exhaustSeen: CheckMaker = (machine) => {
   const station = exhaustPlace(machine);
   if (!station || !machine.fit.spark || !machine.fit.fuel) return [];
   const oiled = machine.fit.fuel.mixed === true;
+  // What is cooled by air has no water to lose; of one that was not told nobody knows.
+  const watered = machine.fit.compression?.cooling !== 'air';
   const marine = machine.fit.marine ? (['marine'] as const) : [];
   return [
     looking(
@@ -54,7 +56,8 @@ export const exhaustSeen: CheckMaker = (machine) => {
         touch: 'A hand waves it to the nose from an arm’s length; do not lean over it.',
         watch: 'Sharp, of petrol: it arrives and is not lit. Of nothing: it does not arrive.',
         state: CRANKING,
-        minutes: 0.7,
+        // Ten seconds of cranking cost the battery a rest; a look at key, tap or fuse costs nothing.
+        minutes: 1.6,
         opens: [],
         whole: true,
         cautions: ['fuel vapour', 'rotating parts', 'exhaust gas', ...marine],
@@ -79,7 +82,7 @@ export const exhaustSeen: CheckMaker = (machine) => {
         watch: oiled
           ? 'A blue haze is its oil. Black and sooty: too rich. Thick blue: too much oil. White that hangs and smells sweet: water.'
           : 'Hardly any. Black: too rich. Blue: oil. White that hangs and smells sweet: water in a cylinder.',
-        words: ['as usual', 'black', 'thick blue', 'white that hangs', 'will not run'],
+        words: ['as usual', 'black', 'thick blue', ...(watered ? ['white that hangs'] : []), 'will not run'],
         state: RUNNING,
         minutes: 1,
         opens: [],
@@ -92,7 +95,7 @@ export const exhaustSeen: CheckMaker = (machine) => {
         return firstSeen(
           [
             ['will not run', 0.97 * allDead + 0.005],
-            ['white that hangs', steam + 0.01],
+            ...(watered ? [['white that hangs', steam + 0.01] as const] : []),
             ['thick blue', Math.min(0.97, blue + 0.01)],
             ['black', black + 0.01],
           ],

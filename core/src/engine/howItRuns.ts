@@ -50,7 +50,7 @@ export function howItRuns(scene: Scene, state: MachineState): Running {
   const timed = firesInTime(scene) * (1 - scene.see('fuelCut', state));
   const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
     const spark = sparkWords(scene.spark('plug', state, i + 1));
-    const burning = burns(richnessAt(scene, state, i + 1), state);
+    const burning = burns(richnessAt(scene, state, i + 1), state) * scene.see('kindles', state, { cylinder: i + 1 });
     const none = 1 - (1 - spark.none) * timed * burning * cylinderFires(scene, state, i + 1);
     const against = (1 - spark.none) * scene.see('offStroke', state, { cylinder: i + 1 });
     return { none, against, weak: spark.weak };

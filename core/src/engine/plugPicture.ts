@@ -25,6 +25,10 @@ export interface PlugPicture {
   readonly wet: readonly number[];
   readonly white: readonly number[];
   readonly oily: readonly number[];
+  /** Of the wet or sooty ones: turned until fuel stood on all, not lit (each), black with soot by a rich mixture. */
+  readonly drowned: number;
+  readonly unlit: readonly number[];
+  readonly black: number;
 }
 
 export function plugPicture(scene: Scene): PlugPicture {
@@ -52,6 +56,9 @@ export function plugPicture(scene: Scene): PlugPicture {
     allWhite: (1 - allDead) * 0.6 * (1 - (1 - weak) * (1 - early)),
     wet: each.map((i) => (1 - allDead) * (1 - (1 - SHOWS * unlit[i - 1]!) * (1 - drenched(i)))),
     white: each.map((i) => (1 - allDead) * 0.6 * pale(i)),
+    drowned,
+    black,
+    unlit: unlit.map((u) => (1 - allDead) * SHOWS * u),
     oily: each.map((i) => 0.8 * scene.see('oil', CRANKING, { cylinder: i })),
   };
 }

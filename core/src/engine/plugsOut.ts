@@ -29,7 +29,8 @@ function sees(scene: Scene): Readonly<Record<HandWord, number>> {
   const byFuel = locked * Math.max(1 - WATER, floods);
   const water = SEEN * (locked - byFuel + (1 - locked) * 0.4 * steams);
   const fuel = SEEN * (byFuel + (1 - locked) * 0.7 * floods);
-  const hard = (1 - locked) * ((engine?.stiff ?? 0) > 0.5 ? 0.92 : (engine?.thick ?? 0) > 0.5 ? 0.3 : 0);
+  const jammed = (figuresIfAny(scene.params, 'starter-drive')?.jammed ?? 0) > 0;
+  const hard = (1 - locked) * ((engine?.stiff ?? 0) > 0.5 || jammed ? 0.92 : (engine?.thick ?? 0) > 0.5 ? 0.3 : 0);
   const rest = Math.max(0, 1 - water - fuel - hard);
   return {
     'turns freely, dry': 0.97 * rest,

@@ -16,5 +16,6 @@ export type InstrumentId =
   | 'compression gauge'
   | 'leak-down tester'
   | 'timing light'
+  | 'dwell meter'
   | 'scan reader'
   | 'eyes';

@@ -8,6 +8,7 @@ import {
   capacitanceMeter,
   clampMeter,
   compressionGauge,
+  dwellMeter,
   eyes,
   feelerGauge,
   leakDownTester,
@@ -40,6 +41,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'compression gauge': compressionGauge,
   'leak-down tester': leakDownTester,
   'timing light': timingLight,
+  'dwell meter': dwellMeter,
   'scan reader': scanReader,
   eyes,
 };

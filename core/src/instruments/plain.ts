@@ -121,6 +121,15 @@ export const timingLight: Instrument = {
   error: () => 1.5,
 };
 
+export const dwellMeter: Instrument = {
+  id: 'dwell meter',
+  label: 'Dwell meter',
+  dimension: 'angle',
+  observe: figureOf('A dwell meter needs points'),
+  // The needle swings by a degree.
+  error: () => 1,
+};
+
 export const eyes: Instrument = {
   id: 'eyes',
   label: 'Look',

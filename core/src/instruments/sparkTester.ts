@@ -49,6 +49,6 @@ function everySpark(each: { none: number; weak: number; good: number }[]): Outco
       shares[`only ${i + 1} is dead`] = one.none * each.reduce((p, s, k) => (k === i ? p : p * (1 - s.none)), 1);
     });
   const sum = Object.values(shares).reduce((a, b) => a + b, 0);
-  if (each.length > 1) shares['some dead'] = Math.max(0, 1 - sum);
+  if (each.length > 2) shares['some dead'] = Math.max(0, 1 - sum);
   return { kind: 'category', shares };
 }

@@ -1,3 +1,4 @@
+import type { Fit } from '../schema/fit.ts';
 import type { FaultMode, PartInstance } from './part.ts';
 
 /** Ways in which a kind of part fails; only the part of this id where one is meant. */
@@ -16,6 +17,8 @@ export interface CauseSpec {
   readonly faults: readonly FailsSo[];
   /** What to do to see, where no check of the model answers. */
   readonly look: string;
+  /** Machines on which it can be; every one where it is left out. */
+  readonly where?: (fit: Fit) => boolean;
   /** How often it is this, against the others and plain age. Judgement. */
   readonly weight: number;
 }
@@ -50,9 +53,11 @@ const isOne = ({ kind, modes, part }: FailsSo, failed: Failed): boolean =>
   (part === undefined || part === failed.part.id);
 const cylinderOf = ({ part, mode }: Failed) => mode.cylinder ?? part.cylinder;
 
-/** What may lie behind a fault: of all that name it. */
-export const causesOf = (all: readonly Failing[], failed: Failed): readonly CauseSpec[] =>
-  all.filter(({ of }) => of.some((f) => isOne(f, failed))).flatMap(({ causes }) => causes);
+/** What may lie behind a fault of such a machine: of all that name it. */
+export const causesOf = (all: readonly Failing[], failed: Failed, fit: Fit): readonly CauseSpec[] =>
+  all
+    .filter(({ of }) => of.some((f) => isOne(f, failed)))
+    .flatMap(({ causes }) => causes.filter(({ where }) => where?.(fit) ?? true));
 
 /** Whether a fault is one that a cause names; `of` is the fault whose cause is sought. */
 export function names(cause: CauseSpec, candidate: Failed, of: Failed): boolean {

@@ -70,6 +70,8 @@ const TOGETHER = {
   breathes: (said) => said.reduce((a, b) => a * b, 1),
   // Oil comes from below or with the fuel.
   oil: (said) => 1 - said.reduce((none, p) => none * (1 - p), 1),
+  // Carbon, or plugs that are too hot.
+  glows: (said) => 1 - said.reduce((none, p) => none * (1 - p), 1),
   // Throttles apart, or one carburettor unlike the others.
   uneven: (said) => 1 - said.reduce((none, p) => none * (1 - p), 1),
 } as const satisfies Partial<Record<keyof Offers, (said: readonly number[]) => number>>;

@@ -32,6 +32,8 @@ export interface Observables {
   positions: { at: undefined; value: Readonly<Record<string, 'in' | 'out'>> };
   /** What is heard and seen with the key at start, as chances. */
   cranking: { at: undefined; value: Readonly<Record<CrankWord, number>> };
+  /** Whether the starter goes on turning with the key let go, and by what: nothing, its own contacts, or what tells it to. */
+  keepsCranking: { at: undefined; value: 'nothing' | 'contacts' | 'relay' | 'switch' };
   /** Chance that it is turned fast enough to speak of "cranks". */
   turns: { at: undefined; value: number };
   /** Volts at the battery's posts, amperes into it, and the share of its rated volts that the warning lamp has. */
@@ -58,6 +60,8 @@ export interface Observables {
   breathes: { at: undefined; value: number };
   /** Chance that a cylinder gets another's spark, on the wrong stroke. */
   offStroke: { at: { readonly cylinder: number }; value: number };
+  /** Chance that a spark across this cylinder's plug lights the charge: over too small a gap its kernel goes out. */
+  kindles: { at: { readonly cylinder: number }; value: number };
   /** Pressure of a cylinder as it is turned, over what it would reach if nothing leaked. */
   compression: { at: { readonly cylinder: number }; value: number };
   /** Chance that water gets into its cylinders and leaves as steam. */
@@ -100,6 +104,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   degreesOff: () => 0,
   crankingRpm: () => 180,
   turns: () => 1,
+  keepsCranking: () => 'nothing',
   busVolts: (scene, state) => scene.machine.fit.volts * (state.key === 'run' ? 14.2 / 12 : 12.6 / 12),
   chargeAmps: (_scene, state) => (state.key === 'run' ? 5 : 0),
   lampGlow: (_scene, state) => (state.key === 'on' ? 1 : 0),
@@ -111,6 +116,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   idles: ({ machine: { fit } }) => ({ pascals: 40e3, rpm: fit.cylinders <= 2 ? 1200 : 850 }),
   breathes: () => 1,
   offStroke: () => 0,
+  kindles: () => 1,
   compression: () => 0.97,
   steams: () => 0,
   oil: () => 0,

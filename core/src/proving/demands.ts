@@ -28,7 +28,7 @@ export function demands(tracer: Tracer, events: readonly JobEvent[]): { repair: 
   const cause = events.flatMap((e) => {
     if (e.type !== 'cause' || e.cause.found !== 'found') return [];
     const fault = model.faults.find((f) => f.id === e.cause.faultId);
-    const spec = fault && causesOf(CAUSES, fault).find((c) => c.label === e.cause.cause);
+    const spec = fault && causesOf(CAUSES, fault, model.machine.fit).find((c) => c.label === e.cause.cause);
     if (!spec) return [];
     const behind = model.faults.filter((f) => names(spec, f, fault) && f.part.id !== fault.part.id);
     return behind.slice(0, 1).flatMap((f) => tellingCheck(tracer, [f])?.id ?? []);

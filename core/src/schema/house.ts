@@ -19,6 +19,7 @@ export const INSTRUMENT_IDS = [
   'compression gauge',
   'leak-down tester',
   'timing light',
+  'dwell meter',
   'scan reader',
   'eyes',
 ] as const;
@@ -46,6 +47,7 @@ export const houseSchema = z
         'measuring can',
         'compression gauge',
         'timing light',
+        'dwell meter',
         'scan reader',
         'eyes',
       ]),

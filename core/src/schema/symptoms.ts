@@ -10,6 +10,7 @@ export const SYMPTOMS = [
   'crank-grinds',
   'crank-slow',
   'crank-free',
+  'crank-stays',
   'no-charge',
   'overcharge',
   'lamp-wrong',

@@ -61,7 +61,11 @@ const HURT_SHOWN = 4;
 /** Each part once, the likeliest first. */
 function mayHaveHurt(tracer: Tracer, fault: ModelFault): Hurt[] {
   const hurt = tracer.model.faults
-    .filter((f) => f.part.id !== fault.part.id && causesOf(CAUSES, f).some((spec) => names(spec, fault, f)))
+    .filter(
+      (f) =>
+        f.part.id !== fault.part.id &&
+        causesOf(CAUSES, f, tracer.model.machine.fit).some((spec) => names(spec, fault, f)),
+    )
     .sort((a, b) => b.weight - a.weight);
   const parts = [...new Map([...hurt].reverse().map((f) => [f.part.id, f])).values()].reverse();
   return parts.slice(0, HURT_SHOWN).map((f) => ({ fault: f, check: tellingCheck(tracer, [f]) }));
@@ -77,7 +81,7 @@ export function traceCauses(
   const fault = tracer.model.faults.find((f) => f.id === faultId);
   if (!fault) return undefined;
   const alone = logOfStory(tracer, [fault], complaint, events);
-  const candidates = causesOf(CAUSES, fault).map((spec) => {
+  const candidates = causesOf(CAUSES, fault, tracer.model.machine.fit).map((spec) => {
     const faults = tracer.model.faults.filter((f) => names(spec, f, fault) && f.part.id !== fault.part.id);
     const gain = faults.map((f) => Math.exp(logOfStory(tracer, [fault, f], complaint, events) - alone));
     const mean = gain.length ? gain.reduce((a, b) => a + b, 0) / gain.length : 1;

@@ -1,6 +1,7 @@
 import { INSTRUMENTS, toRuler } from '../instruments/index.ts';
 import type { Complaint, Reading, ReadingValue } from '../schema/job.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
+import { saidOf, stands } from '../engine/complaint.ts';
 import type { Belief, Weigher } from './belief.ts';
 import { sinceRepair } from './events.ts';
 import { shows } from './presence.ts';
@@ -38,6 +39,23 @@ export function settled(belief: Belief, strays: readonly Stray[], complaint: Com
   const done = new Set([...belief.story.aside, ...since.filter((r) => !doubtful(r)).map((r) => r.checkId)]);
   // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
   return belief.story.repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
+}
+
+/** Where fuel may be running out of the carburettor: told so, or seen so and not mended since; looked at and dry, it is not. */
+function leaksFuel(complaint: Complaint, story: Belief['story']): boolean {
+  const last = sinceRepair(story)
+    .filter((r) => r.checkId === DRIPS)
+    .at(-1)?.value;
+  if (last?.kind === 'word') return last.word === 'drips or runs';
+  return saidOf(complaint).includes('floods') && story.repaired.size === 0;
+}
+const DRIPS = 'fuel-drips';
+/** Checks for which it would have to run: of an engine that stands, all; of one that drips fuel, those that only listen and look. */
+export function cannotBeAsked(checks: readonly Check[], complaint: Complaint, story: Belief['story']): string[] {
+  const running = checks.filter((c) => c.state.key === 'run');
+  if (story.repaired.size === 0 && stands(complaint)) return running.map((c) => c.id);
+  const drips = checks.some((c) => c.id === DRIPS) && leaksFuel(complaint, story);
+  return drips ? running.filter((c) => c.instrument === 'eyes').map((c) => c.id) : [];
 }
 
 /** Two readings of one meter nearer than this on the ruler say the same. */

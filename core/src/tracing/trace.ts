@@ -1,7 +1,6 @@
 import type { House } from '../schema/house.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { MachineBody } from '../schema/machine.ts';
-import { stands } from '../engine/complaint.ts';
 import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
@@ -15,7 +14,7 @@ import { byHandFirst, handFirst } from './handFirst.ts';
 import { Latest } from './latest.ts';
 import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
-import { oddTwice, readSince, settled } from './offered.ts';
+import { cannotBeAsked, oddTwice, readSince, settled } from './offered.ts';
 import { inOrderOf } from './policies.ts';
 import { secondCheck, witnesses } from './secondCheck.ts';
 import { seenBroken } from './seenBroken.ts';
@@ -130,12 +129,10 @@ export class Tracer {
     return soundOf(belief) < MENDED_FROM ? inOrder : [...inOrder].sort((a, b) => tries(b) - tries(a));
   }
 
-  /** Done, and what an engine that stands cannot be asked before something has been put right. */
+  /** Done, and what this engine cannot be asked as it is. */
   private notOffered(belief: Belief, complaint: Complaint): ReadonlySet<string> {
     const done = settled(belief, this.strays(belief, complaint), complaint);
-    if (belief.story.repaired.size === 0 && stands(complaint))
-      for (const { id, state } of this.model.checks) if (state.key === 'run') done.add(id);
-    return done;
+    return new Set([...done, ...cannotBeAsked(this.model.checks, complaint, belief.story)]);
   }
 
   /** Looked for once a belief: ranking, a soak's ranking and the trace itself all ask. */

@@ -23,13 +23,14 @@ const ON_THE_NOSE: Readonly<Record<PlugLook, React.ReactNode>> = {
     </>
   ),
   'wide gap': <path d="M30 21v9M28 23l2-2 2 2M28 28l2 2 2-2" />,
+  'narrow gap': <path d="M30 14v5M28 17l2 2 2-2M30 33v-5M28 30l2-2 2 2" />,
   bridged: <path d="M16 21h4v5h-4z" fill="currentColor" />,
   cracked: <path d="M17 9l3 3-4 2 3 3-3 2" />,
 };
 
 /** The firing end of a plug: shell, insulator, electrode and the strap over its gap. Our own drawing. */
 export function PlugDrawing({ look }: { look: PlugLook }) {
-  const gap = look === 'wide gap' ? 31 : 26;
+  const gap = look === 'wide gap' ? 31 : look === 'narrow gap' ? 22 : 26;
   return (
     <svg aria-hidden viewBox="0 0 36 36" className="size-11" fill="none" stroke="currentColor" strokeWidth="1.500">
       <path d="M8 2v7h20V2M12 9l2 10h8l2-10" />

@@ -11,6 +11,7 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'crank-grinds', label: 'Grinds', help: 'Teeth are heard.' },
   { value: 'crank-slow', label: 'Turns slowly', help: 'It turns over, but slowly or heavily.' },
   { value: 'crank-free', label: 'Spins free', help: 'The starter whirrs, the engine stands.' },
+  { value: 'crank-stays', label: 'Starter stays on', help: 'Key let go, and it goes on turning.' },
   { value: 'no-charge', label: 'Does not charge', help: 'The battery is not filled as it runs.' },
   { value: 'overcharge', label: 'Charges too much', help: 'The battery boils, lamps blow.' },
   { value: 'lamp-wrong', label: 'Charge lamp wrong', help: 'On when it should be out, or the other way.' },

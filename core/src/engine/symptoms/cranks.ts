@@ -12,6 +12,13 @@ const instead = (id: SymptomId, word: CrankWord, elsewhere: Symptom['elsewhere']
   elsewhere,
 });
 
+/** Key let go, and it goes on turning. */
+const stays: Symptom = {
+  id: 'crank-stays',
+  likelihood: (scene) => 0.001 + 0.95 * Number(scene.see('keepsCranking', CRANKING) !== 'nothing'),
+  elsewhere: { crank: 0.06 },
+};
+
 export const CRANKS: readonly Symptom[] = [
   instead('crank-nothing', 'nothing', { crank: 0.3, charge: 0.04, stop: 0.02 }),
   instead('crank-click', 'clicks once', { crank: 0.25, charge: 0.05 }),
@@ -19,4 +26,5 @@ export const CRANKS: readonly Symptom[] = [
   instead('crank-grinds', 'grinds', { crank: 0.06, charge: 0.01 }),
   instead('crank-slow', 'turns slowly', { crank: 0.25, charge: 0.15, timing: 0.03, compression: 0.01 }),
   instead('crank-free', 'spins free', { crank: 0.05 }),
+  stays,
 ];

@@ -72,11 +72,20 @@ export const CRANK_CAUSES: readonly Failing[] = [
   {
     of: [fails('engine to be turned', 'locked')],
     causes: [
+      {
+        ...lookedFor(
+          'gasket',
+          'Water past the head gasket',
+          'See what comes out: water, fuel; test the cooling by pressure.',
+          3,
+        ),
+        where: ({ compression }) => compression?.cooling === 'water',
+      },
       lookedFor(
-        'gasket',
-        'Water past the head gasket or from the exhaust',
-        'See what comes out: water, fuel; test the cooling by pressure.',
-        4,
+        'drawn-in',
+        'Water by the intake or back through the exhaust',
+        'See what comes out; look into air filter and exhaust; ask where it stood.',
+        3,
       ),
       lookedFor(
         'needle',

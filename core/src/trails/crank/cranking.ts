@@ -17,6 +17,9 @@ export const ENGINE = 'engine';
 const CRANK: Pick<MachineState, 'key' | 'points'> = { key: 'crank', points: 'closed' };
 const toRpm = (speed: number) => (speed * 30) / Math.PI;
 
+/** A pinion that is jammed holds the motor as an engine would that asks for so many times its torque. */
+const HELD = 40;
+
 /** What the motor must turn, from engine and drive: put into its figures before anyone measures. */
 export function settleStarter(params: MachineParams): MachineParams {
   const [motor, engine] = [figuresIfAny(params, MOTOR), figuresIfAny(params, ENGINE)];
@@ -24,19 +27,24 @@ export function settleStarter(params: MachineParams): MachineParams {
   if (!motor || !engine || !drive) return params;
   const carried = drive.grip;
   const load = {
-    stillTorque: engine.stillTorque * carried,
+    stillTorque: engine.stillTorque * ((drive.jammed ?? 0) > 0 ? HELD : carried),
     torquePerRadian: engine.torquePerRadian * Math.max(carried, 0.05) * (motor.braked ?? 1),
   };
   return withFigures(params, MOTOR, { ...motor, ...load });
 }
 
+/**
+ * Two windings of as many turns pull as one over their resistances: .2–.6 Ω against .8–1.8 Ω (REFERENCE, solenoid).
+ * Without its hold winding a plunger still goes home, and lets go there: it chatters.
+ */
+const PULLS = { pull: 0.74, hold: 0.26 } as const;
 /** Volts of the small terminal that pull the plunger: one part of them on either winding. */
 function pullShare(scene: Known, at: OperatingPoint): number {
   const s = Math.abs(at.volts('sol-s') - at.volts(scene.machine.partById.get(SOLENOID)!.nodes['earth']!));
   const across = Math.abs(at.volts('sol-s') - at.volts('motor'));
   const figures = figuresAt(scene.params, SOLENOID);
   const [pull, hold] = [figures.pullOhms < OPEN_OHMS ? across : 0, figures.holdOhms < OPEN_OHMS ? s : 0];
-  return (0.6 * pull + 0.4 * hold) / figures.pullInVolts;
+  return (PULLS.pull * pull + PULLS.hold * hold) / figures.pullInVolts;
 }
 
 /** Below this share of what it asks the plunger does not even move the pinion to the ring. */
@@ -162,8 +170,16 @@ const cranking: Offers['cranking'] = (scene, state) => {
 /** Under this share of the speed a starter was made for, an engine seldom fires: 60–80 rev/min of 200. */
 const FIRES_FROM = 0.36;
 
+/** What keeps the starter turning with the key let go. */
+const keepsCranking: Offers['keepsCranking'] = ({ params }) => {
+  if ((figuresAt(params, SOLENOID).welded ?? 0) > 0) return 'contacts';
+  if ((figuresIfAny(params, RELAY)?.welded ?? 0) > 0) return 'relay';
+  return (figuresIfAny(params, 'start-switch')?.stuck ?? 0) > 0 ? 'switch' : 'nothing';
+};
+
 /** What the trail tells of itself to the engine and to the other trails. */
 export const crankOffers: Offers = {
+  keepsCranking,
   positions,
   cranking,
   crankingRpm: (scene, state) => {
@@ -178,6 +194,9 @@ export const crankOffers: Offers = {
   },
 };
 
+/** A hand feels an engine that is stiff long before it can no longer turn it. */
+const STIFF_FELT = 0.9;
+
 /** Turned by hand: what a person gives against what the engine asks. */
 export const handOffers: Offers = {
   cranking: (scene) => {
@@ -191,7 +210,7 @@ export const handOffers: Offers = {
     const share = hand.newtonMetres / (engine.stillTorque * 1.6);
     const turns = catches * logistic((share - 1) / 0.08);
     words['clicks once'] = catches - turns;
-    const slow = logistic((1.9 - share) / 0.15);
+    const slow = Math.max(logistic((1.9 - share) / 0.15), STIFF_FELT * (engine.stiff ?? 0));
     words['turns slowly'] = turns * slow;
     words['turns well'] = turns * (1 - slow);
     return words;

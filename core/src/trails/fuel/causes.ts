@@ -31,7 +31,26 @@ export const FUEL_CAUSES: readonly Failing[] = [
       lookedFor('nest', 'Dirt, paint or an insect’s nest', 'Blow through it.', 3),
     ],
   },
-  { of: [fails('fuel tap', 'blocked'), fails('fuel filter', 'blocked')], causes: [dirt, stood] },
+  {
+    of: [fails('vapour line', 'stuck', 'kinked')],
+    causes: [
+      lookedFor('gum', 'Gummed up, or its spring rusted', 'Shake it; blow through it both ways.', 3),
+      lookedFor(
+        'laid',
+        'Laid or clamped wrongly when something near it was done',
+        'Follow it along its whole length.',
+        3,
+      ),
+    ],
+  },
+  {
+    of: [fails('fuel tap', 'blocked'), fails('fuel filter', 'blocked'), fails('tank strainer', 'blocked')],
+    causes: [dirt, stood],
+  },
+  {
+    of: [fails('bowl vent', 'blocked')],
+    causes: [lookedFor('nest', 'Dirt, paint or an insect’s nest', 'Look into it with a lamp.', 3), stood],
+  },
   {
     of: [fails('fuel line', 'blocked', 'air'), fails('primer bulb', 'blocked', 'leaks')],
     causes: [
@@ -41,8 +60,8 @@ export const FUEL_CAUSES: readonly Failing[] = [
   },
   {
     of: [
-      fails('mechanical fuel pump', 'torn', 'worn'),
-      fails('pulse fuel pump', 'stiff'),
+      fails('mechanical fuel pump', 'torn', 'worn', 'drains'),
+      fails('pulse fuel pump', 'stiff', 'drains'),
       fails('electric fuel pump', 'worn'),
     ],
     causes: [

@@ -6,7 +6,9 @@ declare module '../../machine/figures.ts' {
   interface PartFigures {
     [id: `carburettor-${number}`]: FiguresOf<typeof FUEL_PARTS.ownCarburettor>;
     'fuel-tank': FiguresOf<typeof FUEL_PARTS.tank>;
-    'fuel-vent': FiguresOf<typeof FUEL_PARTS.vent>;
+    'fuel-vent': FiguresOf<typeof FUEL_PARTS.vapourLine>;
+    'fuel-strainer': FiguresOf<typeof FUEL_PARTS.strainer>;
+    'fuel-bowl-vent': FiguresOf<typeof FUEL_PARTS.bowlVent>;
     'fuel-tap': FiguresOf<typeof FUEL_PARTS.tap>;
     'fuel-line': FiguresOf<typeof FUEL_PARTS.line>;
     'fuel-filter': FiguresOf<typeof FUEL_PARTS.filter>;

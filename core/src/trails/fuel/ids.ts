@@ -11,6 +11,7 @@ export const CARBURETTOR = {
   mainJet: 'fuel-main-jet',
   choke: 'fuel-choke',
   accelerator: 'fuel-accelerator',
+  bowlVent: 'fuel-bowl-vent',
 } as const;
 /** What narrows the way from the tank, in its order. */
-export const WAY = ['fuel-tap', 'fuel-line', 'fuel-filter'] as const;
+export const WAY = ['fuel-strainer', 'fuel-tap', 'fuel-line', 'fuel-filter'] as const;

@@ -10,7 +10,7 @@ import { logistic } from '../../random/lcg.ts';
 import { drinks, feedOf, flowOf, stallOf } from './feeding.ts';
 import { carburettorsOf, oneFloods, oneShakes, ownMixture } from './apart.ts';
 import { howOf, overflows, through, type How } from './how.ts';
-import { CARBURETTOR as C, TANK } from './ids.ts';
+import { CARBURETTOR as C, PUMP, TANK } from './ids.ts';
 
 /** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
 const VAPOUR_COLD = 0.42;
@@ -24,14 +24,26 @@ const CHOKED = 1 / VAPOUR_COLD;
 /** Litres an hour that pass a leaking seat into a bowl that is full, before it is called flooding. */
 const NUISANCE = 0.15 / 3.6e6;
 
+/** Of a cold start's fuel, what is missing while a line that has run back to the tank is filled again. Judgement. */
+const RUN_BACK = 0.6;
 /** With less than this of its squirt an engine stumbles as it is opened up. */
 const STUMBLES_FROM = 0.55;
+
+/** Share of its fuel that a bowl still gives with its vent shut: the more is drawn, the more it holds back. Judgement. */
+const UNVENTED = { crank: 0.8, idle: 0.6, fast: 0.3 } as const;
+/** A vent that is open by half is open enough. */
+const VENTED_FROM = 0.5;
+const breathed = (p: MachineParams, how: How): number => {
+  const open = Math.min(1, figuresAt(p, C.bowlVent).openShare / VENTED_FROM);
+  return UNVENTED[how] + (1 - UNVENTED[how]) * open;
+};
 
 /** How the mixture stands while the engine cranks cold, warms up, idles or runs fast, as if its bowls were full. 1 is right. */
 function asMixed(p: MachineParams, how: How, cold: boolean): number {
   const { light, water } = figuresAt(p, TANK);
   const jets = through(how, 1 - figuresAt(p, C.idleJet).blocked, 1 - figuresAt(p, C.mainJet).blocked);
-  const level = (1 + figuresAt(p, C.float).high) * (1 - (figuresAt(p, C.float).gone ?? 0));
+  const { high, gone } = figuresAt(p, C.float);
+  const level = (1 + high) * (1 - (gone ?? 0)) * breathed(p, how);
   const choke = figuresAt(p, C.choke);
   const dry = 1 - water;
   if (how === 'crank') {
@@ -67,7 +79,8 @@ function richness(scene: Known, state: MachineState): number {
   const floods = floodsIn(p, feed);
   // Where it floods it is drowned at a start, rich at idle, and hardly richer fast.
   const more = how === 'crank' ? 1.6 : how === 'idle' ? 0.75 : 0.12;
-  return asMixed(p, how, state.warmth === 'cold') * richerOf(scene.machine.fit) * arrives * (1 + more * floods);
+  const stood = how === 'crank' && state.warmth === 'cold' ? 1 - RUN_BACK * (figuresIfAny(p, PUMP)?.drains ?? 0) : 1;
+  return asMixed(p, how, state.warmth === 'cold') * richerOf(scene.machine.fit) * arrives * stood * (1 + more * floods);
 }
 
 const fuelOffers: Offers = {

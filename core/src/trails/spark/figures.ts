@@ -17,6 +17,8 @@ declare module '../../machine/figures.ts' {
     cap: FiguresOf<typeof PARTS.distributorCap>;
     'lead-order': FiguresOf<typeof PARTS.leadOrder>;
     rotor: FiguresOf<typeof PARTS.rotor>;
+    'distributor-shaft': FiguresOf<typeof PARTS.distributorShaft>;
+    'rev-counter': FiguresOf<typeof PARTS.revCounter>;
     plugs: FiguresOf<typeof PARTS.plugSet>;
     [id: `lead-${number}`]: FiguresOf<typeof PARTS.htLead>;
     [id: `plug-${number}`]: FiguresOf<typeof PARTS.plug>;

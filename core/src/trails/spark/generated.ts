@@ -21,7 +21,7 @@ export function crankshaftRpm(scene: Known, state: MachineState): number {
 const LEAST_RPM = 5;
 
 /** What a trail of magnets tells besides its sparks; `slip` is by how much its key has sheared, degrees of the crank. */
-export const magnetOffers = (fit: Fit, slip: (scene: Known) => number): Offers => ({
+export const magnetOffers = (fit: Fit, slip: (scene: Known, state: MachineState) => number): Offers => ({
   degreesOff: slip,
   rpm: (scene, state) => (state.key === 'run' ? IDLE_RPM : state.key === 'crank' ? scene.see('crankingRpm', state) : 0),
   // What the cord, the hand or a starter that nobody has told gives.

@@ -1,5 +1,14 @@
 /** How one plug looks as it comes out. */
-export const PLUG_LOOKS = ['dry', 'wet or sooty', 'oily', 'white', 'wide gap', 'bridged', 'cracked'] as const;
+export const PLUG_LOOKS = [
+  'dry',
+  'wet or sooty',
+  'oily',
+  'white',
+  'wide gap',
+  'narrow gap',
+  'bridged',
+  'cracked',
+] as const;
 export type PlugLook = (typeof PLUG_LOOKS)[number];
 
 const ALONE = {
@@ -7,6 +16,7 @@ const ALONE = {
   oily: 'is oily',
   white: 'is white',
   'wide gap': 'has a wide gap',
+  'narrow gap': 'has a narrow gap',
   bridged: 'is bridged',
   cracked: 'is cracked',
 } as const;
@@ -18,6 +28,7 @@ const TOGETHER: Readonly<Record<PlugLook, string>> = {
   white: 'all white',
   oily: 'all oily',
   'wide gap': 'all gaps wide',
+  'narrow gap': 'all gaps narrow',
   bridged: 'bridged',
   cracked: 'cracked',
 };

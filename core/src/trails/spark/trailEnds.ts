@@ -46,8 +46,8 @@ export function endsOfSpark(fit: Fit): PartInstance[] {
     apart: true,
     kind: PARTS.plugSet,
     nodes: {},
-    // One plug is not a set.
-    ...(fit.cylinders === 1 ? { fails: [] } : {}),
+    // One plug is not a set, but it may be of the wrong kind.
+    ...(fit.cylinders === 1 ? { fails: ['resistive', 'hot', 'cold'] } : {}),
   };
   return [all, ...each.flat()];
 }

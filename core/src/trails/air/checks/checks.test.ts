@@ -31,6 +31,10 @@ describe('by eye, hand and spray', () => {
 });
 
 const twin = BREATHING['two carburettors, a servo, valves of crankcase and canister']!;
+it('an idle screw whose passages are shut has nothing left to meter', () => {
+  expect(readsLike(engine, 'air-screw-turned', 'fuel-idle-jet.blocked', 0.98)).toBe('no difference');
+});
+
 describe('several carburettors, and what hangs on their hoses', () => {
   it.each([
     ['air-balance-ear', undefined, 'alike'],

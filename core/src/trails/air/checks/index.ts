@@ -1,4 +1,5 @@
-import { figuresAt } from '../../../machine/figures.ts';
+import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
+import type { Scene } from '../../../machine/scene.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import { seen, seenSo } from '../../../machine/seen.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
@@ -9,6 +10,16 @@ import { BREATHER, EXHAUST, FILTER, GASKET, HOSE, PURGE, SCREW, SERVO, STOP } fr
 import { balanceChecks } from './balance.ts';
 import { needle } from './needle.ts';
 import { told, warm } from './which.ts';
+
+/** Share of an idle's passages that is blocked, and of its opening that a throttle stands, from which a screw does nothing. */
+const SHUT_FROM = 0.85;
+const OPEN_FROM = 1.9;
+/** Whether what the screw meters is not what feeds the idle. Chance. */
+const noIdleFuel = ({ params }: Scene): number =>
+  Math.max(
+    logistic(((figuresIfAny(params, 'fuel-idle-jet')?.blocked ?? 0) - SHUT_FROM) / 0.04),
+    logistic((figuresAt(params, STOP).openShare - OPEN_FROM) / 0.12),
+  );
 
 /** Gauge and tachometer. */
 const measured: CheckMaker = (machine) =>
@@ -141,8 +152,9 @@ const tried: CheckMaker = (machine) => {
         station: SCREW,
         label: 'Idle mixture turned a half to either side',
         touch: 'Count from where it stands; a half turn out, back, a half turn in, back.',
-        watch: 'Falls off to both sides. Better one way: it was not right, or a leak stands behind it.',
-        words: ['falls off both ways', 'better richer', 'better weaker'],
+        watch:
+          'Falls off to both sides. Better one way: it was not right, or a leak stands behind it. No difference: its passages are shut, or the throttle stands too far open for it.',
+        words: ['falls off both ways', 'better richer', 'better weaker', 'no difference'],
         needs: [SCREW],
         minutes: 2,
       },
@@ -150,10 +162,13 @@ const tried: CheckMaker = (machine) => {
         const rich = scene.see('richness', IDLE);
         const weak = logistic((0.9 - rich) / 0.03);
         const over = logistic((rich - 1.2) / 0.05);
+        const dead = 0.93 * noIdleFuel(scene);
+        const turns = 1 - dead;
         return {
-          'falls off both ways': 0.96 - 0.94 * (weak + over),
-          'better richer': 0.02 + 0.94 * weak,
-          'better weaker': 0.02 + 0.94 * over,
+          'falls off both ways': turns * (0.95 - 0.93 * (weak + over)),
+          'better richer': turns * (0.02 + 0.93 * weak),
+          'better weaker': turns * (0.02 + 0.93 * over),
+          'no difference': dead + 0.01 * turns,
         };
       },
     ),

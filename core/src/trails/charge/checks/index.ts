@@ -1,7 +1,7 @@
 import type { CheckMaker } from '../../../machine/check.ts';
 import { dashAmmeter } from './ammeter.ts';
 import { chargeLampStates, chargeLampWire } from './lamp.ts';
-import { lookChargeWire, pressBelt } from './looked.ts';
+import { lookChargeWire, lookRectifier, pressBelt } from './looked.ts';
 import { fieldWireChecks, fullField } from './field.ts';
 import { generatorChecks, insideMachine, ripple } from './machine.ts';
 import { lampsAlone, magnetsPull, statorLegs } from './stator.ts';
@@ -11,6 +11,7 @@ import { chargeVolts, drainAtRest } from './volts.ts';
 export const CHARGE_CHECKS: readonly CheckMaker[] = [
   pressBelt,
   lookChargeWire,
+  lookRectifier,
   chargeLampStates,
   dashAmmeter,
   chargeVolts,

@@ -59,7 +59,9 @@ export const chargeLampStates: CheckMaker = (machine) => {
 };
 
 /** The lamp and its wire by themselves. */
-export const chargeLampWire: CheckMaker = (machine) =>
+export const chargeLampWire: CheckMaker = (machine) => lampWire(machine, machine.fit.charge?.kind !== 'generator');
+/** `swapped`: a bulb without a filament is felt only where the lamp’s current excites the field. */
+const lampWire = (machine: Machine, swapped: boolean): Check[] =>
   machine.partById.has(INDICATOR)
     ? [
         {
@@ -108,11 +110,13 @@ export const chargeLampWire: CheckMaker = (machine) =>
                     const lamp = figuresAt(scene.params, INDICATOR);
                     const blown = seen((lamp.out ?? 0) > 0.5 && (lamp.off ?? 0) < 0.5, 0.96);
                     const led = (1 - blown) * seen((lamp.led ?? 0) > 0.5, 0.96);
-                    return { whole: 1 - blown - led, blown, 'no filament': led };
+                    return swapped
+                      ? { whole: 1 - blown - led, blown, 'no filament': led }
+                      : { whole: 1 - blown, blown };
                   },
                 },
                 state: KEY_OFF,
-                words: ['whole', 'blown', 'no filament'],
+                words: ['whole', 'blown', ...(swapped ? ['no filament'] : [])],
                 needs: [INDICATOR],
                 minutes: 1.5,
                 opens: ['behind the dash'],

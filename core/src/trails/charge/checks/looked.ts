@@ -1,9 +1,10 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
-import type { CheckMaker } from '../../../machine/check.ts';
+import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { seen, seenSo } from '../../../machine/seen.ts';
 import { logistic } from '../../../random/lcg.ts';
-import { BELT } from '../making.ts';
+import { BELT, REGULATOR } from '../making.ts';
+import { isStator } from './which.ts';
 
 /** A belt that gives more than its plate is called slack from here on, metres. */
 const SLACK_FROM = 15e-3;
@@ -35,6 +36,40 @@ export const pressBelt: CheckMaker = () => [
     look: true,
   },
 ];
+
+/** Of rectifiers that have failed, those that show it. Judgement. */
+const BURNT_SHOWS = 0.45;
+/** A flywheel’s rectifier and its connectors: what burns there burns the winding, and the other way round. */
+export const lookRectifier: CheckMaker = (machine) =>
+  isStator(machine)
+    ? [
+        looking(
+          {
+            id: 'charge-rectifier-look',
+            station: REGULATOR,
+            label: 'Regulator-rectifier and its connectors',
+            set: 'Engine off, its connectors apart.',
+            touch:
+              'Look at its cast back for blisters and a burnt smell; pull at its wires; look into both connectors.',
+            watch: 'Clean metal, bright pins. Blistered resin or brown pins: it has been hot.',
+            words: ['sound', 'burnt or blistered'],
+            needs: [REGULATOR],
+            state: KEY_OFF,
+            minutes: 1.5,
+            opens: ['connectors apart'],
+            cautions: ['hot coil'],
+            look: true,
+          },
+          ({ params }) => {
+            const { dead = 0, leakOhms = Infinity } = figuresAt(params, REGULATOR);
+            const burnt = seen(dead > 0 || leakOhms < LEAKS_UNDER, BURNT_SHOWS);
+            return { sound: 1 - burnt, 'burnt or blistered': burnt };
+          },
+        ),
+      ]
+    : [];
+/** A diode that leaks so is damaged, ohms. */
+const LEAKS_UNDER = 1e3;
 
 /** The joints of the charge wire by hand and eye. */
 export const lookChargeWire: CheckMaker = () => [

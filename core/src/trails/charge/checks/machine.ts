@@ -87,7 +87,7 @@ export const insideMachine: CheckMaker = (machine) => {
         sees: (scene) => {
           const own = figuresAt(scene.params, SOURCE);
           const worn = seen((own.worn ?? 0) > 0.5, 0.95);
-          const diode = (1 - worn) * seen((own.ripple ?? 0) > 0.3, 0.88);
+          const diode = kind === 'alternator' ? (1 - worn) * seen((own.ripple ?? 0) > 0.3, 0.88) : 0;
           const burnt =
             (1 - worn - diode) *
             seen(
@@ -97,13 +97,13 @@ export const insideMachine: CheckMaker = (machine) => {
           return {
             sound: 1 - worn - diode - burnt,
             'brushes worn': worn,
-            'diodes or a leg': diode,
+            ...(kind === 'alternator' ? { 'diodes or a leg': diode } : {}),
             'a winding': burnt,
           };
         },
       },
       state: KEY_OFF,
-      words: ['sound', 'brushes worn', 'diodes or a leg', 'a winding'],
+      words: ['sound', 'brushes worn', ...(kind === 'alternator' ? ['diodes or a leg'] : []), 'a winding'],
       needs: [SOURCE],
       minutes: 6,
       opens: ['unit opened'],

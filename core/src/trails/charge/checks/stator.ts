@@ -2,7 +2,7 @@ import { figuresAt, needed } from '../../../machine/figures.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { nodeOf, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
-import { OPEN_OHMS } from '../../../machine/part.ts';
+import { OPEN_OHMS, type MachineState } from '../../../machine/part.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
 import { engineRpm, makingOf, SOURCE } from '../making.ts';
@@ -16,11 +16,14 @@ const LEGS = [
 ] as const;
 
 /** Volts of a leg with the connector apart: leg one is the failed one where one has failed. */
-function legVolts(scene: Scene, machine: Machine, legs: readonly number[]): number {
+function legVolts(scene: Scene, machine: Machine, legs: readonly number[], fast: boolean): number {
   const own = figuresAt(scene.params, SOURCE);
   const making = makingOf(machine.fit.charge!.kind, machine.fit);
   const full =
-    own.voltsPerRpm * engineRpm(machine.fit) * (own.strength ?? 1) * (making.winding === 'three' ? Math.sqrt(3) : 1);
+    own.voltsPerRpm *
+    engineRpm(machine.fit, fast ? 'fast' : 'idle') *
+    (own.strength ?? 1) *
+    (making.winding === 'three' ? Math.sqrt(3) : 1);
   const touched = legs.includes(1);
   if (touched && (own.openLeg ?? 0) > 0.5) return 0.01;
   const shorted = touched ? (own.shortedLeg ?? 1) : 1;
@@ -33,21 +36,22 @@ export const statorLegs: CheckMaker = (machine) => {
   const three = makingOf(machine.fit.charge!.kind, machine.fit).winding === 'three';
   const legs: readonly (readonly number[])[] = three ? LEGS : [[1]];
   const name = (l: readonly number[]) => (three ? `between legs ${l.join(' and ')}` : 'of the coil');
-  const volts = legs.map((l): Check => ({
-    ...running(machine, 'at its idle, connector of the stator apart', IDLE),
-    id: `charge-leg-volts-${l.join('-')}`,
+  const legOpen = (l: readonly number[], state: MachineState): Check => ({
+    ...running(machine, `${state === FAST ? 'fast' : 'at its idle'}, connector of the stator apart`, state),
+    id: `charge-leg-volts-${state === FAST ? 'fast-' : ''}${l.join('-')}`,
     station: SOURCE,
-    label: `AC volts ${name(l)}, open, idling`,
+    label: `AC volts ${name(l)}, open, ${state === FAST ? 'fast' : 'idling'}`,
     touch: three
       ? `Meter on AC volts on the stator’s wires ${l.join(' and ')}.`
       : 'Meter on AC volts on the coil’s two wires.',
     watch: three ? 'All three alike within a tenth.' : 'Some tens of volts that rise with speed.',
     instrument: 'AC voltmeter',
-    probe: { kind: 'figure', value: (scene) => legVolts(scene, machine, l) },
+    probe: { kind: 'figure', value: (scene) => legVolts(scene, machine, l, state === FAST) },
     needs: [SOURCE],
     minutes: 1.2,
     opens: ['connectors apart'],
-  }));
+  });
+  const volts = [IDLE, FAST].flatMap((state) => legs.map((l) => legOpen(l, state)));
   const ohms = (
     id: string,
     label: string,

@@ -95,6 +95,9 @@ of('generator, twelve volts, without a lamp', [
 
 of('three phases under a flywheel', [
   ['charge-leg-volts-1-2', undefined, [15, 120]],
+  ['charge-leg-volts-fast-1-2', undefined, [50, 400]],
+  ['charge-leg-volts-fast-1-2', 'charger.open', [0, 1]],
+  ['charge-rectifier-look', undefined, 'sound'],
   ['charge-leg-ohms-1-2', undefined, [0.1, 2]],
   ['charge-core-ohms', undefined, OPEN],
   ['charge-core-ohms', 'charger.earthed', [0, 100]],

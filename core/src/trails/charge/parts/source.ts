@@ -219,7 +219,7 @@ export const alternator: PartKind<
       weight: 1,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p, s) => ({ ...p, share: between(0.5, 0.15, s), feedsOhms: logBetween(30, 3000, s) }),
+      apply: (p, s) => ({ ...p, share: between(0.55, 0.28, s), feedsOhms: logBetween(30, 3000, s) }),
     },
     {
       id: 'diode-shorted',

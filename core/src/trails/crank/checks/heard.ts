@@ -3,9 +3,12 @@ import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
 import { block, looking, type CheckMaker } from '../../../machine/check.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { CRANK_PARTS } from '../parts/index.ts';
-import { CRANK_WORDS } from '../../../machine/observed.ts';
+import { CRANK_WORDS, type CrankWord } from '../../../machine/observed.ts';
 import { ENGINE, engagement, SOLENOID } from '../cranking.ts';
 import { CAUTIONS, HOLD, marine, start, told, keptFromFiring } from './start.ts';
+
+/** What only a starter does that is worked by a plunger. */
+const ELECTRIC: ReadonlySet<CrankWord> = new Set<CrankWord>(['chatters', 'grinds']);
 
 /** Key to start, and listen. */
 export const listenCranking: CheckMaker = (machine) => [
@@ -24,7 +27,7 @@ export const listenCranking: CheckMaker = (machine) => [
     watch: 'One click, many, nothing at all, a whirr without the engine, teeth, slow or as it should.',
     instrument: 'eyes',
     probe: { kind: 'look', sees: (scene) => ({ ...scene.see('cranking', CRANKING) }) },
-    words: CRANK_WORDS,
+    words: machine.partById.has('hand-start') ? CRANK_WORDS.filter((w) => !ELECTRIC.has(w)) : CRANK_WORDS,
     needs: [ENGINE],
     minutes: 0.5,
     cautions: [...CAUTIONS, ...marine(machine)],

@@ -1,7 +1,8 @@
 import type { CheckMaker } from '../../../machine/check.ts';
 import { jumpSolenoid, lampsCranking, listenCranking, putAcross } from './heard.ts';
 import { heatingChecks } from './heating.ts';
-import { hotJoints, lookHandStart, lookStarterCable, starterOut, turnByHand } from './looked.ts';
+import { letsGo } from './letsGo.ts';
+import { freePinion, hotJoints, lookHandStart, lookStarterCable, starterOut, turnByHand } from './looked.ts';
 import { crankingAmps, crankingSpeed, crankingVolts, solenoidOhms } from './measured.ts';
 
 /** Checks of the crank trail, in the order in which one walks it. */
@@ -17,7 +18,9 @@ export const CRANK_CHECKS: readonly CheckMaker[] = [
   crankingSpeed,
   solenoidOhms,
   heatingChecks,
+  letsGo,
   turnByHand,
+  freePinion,
   starterOut,
   lookHandStart,
 ];

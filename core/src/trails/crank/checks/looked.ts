@@ -1,7 +1,8 @@
-import { figuresAt } from '../../../machine/figures.ts';
+import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
-import type { CheckMaker } from '../../../machine/check.ts';
+import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
 import { seen, seenSo } from '../../../machine/seen.ts';
 import { DRIVE, ENGINE, MOTOR } from '../cranking.ts';
 import { HOLD, marine, told } from './start.ts';
@@ -10,7 +11,9 @@ import { HOLD, marine, told } from './start.ts';
 const POOR_CABLE = 0.006;
 
 /** By hand, before anything is turned with force. */
-export const turnByHand: CheckMaker = (machine) => [
+export const turnByHand: CheckMaker = (machine) => turnedThrough(machine, told(machine));
+/** `started`: by a starter, which thick oil drags on; a hand hardly feels it. */
+const turnedThrough = (machine: Machine, started: boolean): Check[] => [
   {
     id: 'crank-by-hand',
     does: ['turned by hand', 'turns what may be held'],
@@ -24,25 +27,54 @@ export const turnByHand: CheckMaker = (machine) => [
       kind: 'look',
       sees: (scene) => {
         const engine = figuresAt(scene.params, ENGINE);
-        const locked = seen((engine.locked ?? 0) > 0.5, 0.97);
+        const jammed = (figuresIfAny(scene.params, DRIVE)?.jammed ?? 0) > 0;
+        const locked = seen((engine.locked ?? 0) > 0.5 || jammed, 0.97);
         const stiff = (1 - locked) * seen((engine.stiff ?? 0) > 0.5, 0.9);
-        const thick = (1 - locked - stiff) * seen((engine.thick ?? 0) > 0.5, 0.6);
+        const thick = started ? (1 - locked - stiff) * seen((engine.thick ?? 0) > 0.5, 0.6) : 0;
         return {
           'as usual': 1 - locked - stiff - thick,
           'stiff all round': stiff,
-          'drags evenly': thick,
+          ...(started ? { 'drags evenly': thick } : {}),
           'stops dead': locked,
         };
       },
     },
     state: KEY_OFF,
-    words: ['as usual', 'stiff all round', 'drags evenly', 'stops dead'],
+    words: ['as usual', 'stiff all round', ...(started ? ['drags evenly'] : []), 'stops dead'],
     needs: [ENGINE],
     minutes: 3,
     opens: [],
     cautions: ['turning a locked engine', 'rotating parts', ...marine(machine)],
   },
 ];
+
+/** A pinion that has bitten into the ring lets go when the engine is moved a little against it. */
+export const freePinion: CheckMaker = (machine) =>
+  told(machine)
+    ? [
+        looking(
+          {
+            id: 'crank-pinion',
+            does: ['turned by hand', 'turns what may be held'],
+            station: 'starter',
+            label: 'Pinion: rocked free, or turned back by its shaft',
+            set: 'Battery earth off, key out. Rock it in its highest gear, or turn the engine a little backwards by hand; where the starter’s shaft has a square, turn that.',
+            touch: 'Feel and listen for a clack as the pinion lets go.',
+            watch: 'Nothing lets go: it was not jammed. A clack, and the engine turns by hand again: it was.',
+            words: ['nothing lets go', 'it lets go'],
+            state: KEY_OFF,
+            needs: [DRIVE],
+            minutes: 3,
+            opens: [],
+            cautions: ['rotating parts', ...marine(machine)],
+          },
+          ({ params }) => {
+            const jammed = seen((figuresAt(params, DRIVE).jammed ?? 0) > 0, 0.93);
+            return { 'nothing lets go': 1 - jammed, 'it lets go': jammed };
+          },
+        ),
+      ]
+    : [];
 
 /** What is seen with the starter out. */
 export const starterOut: CheckMaker = (machine) =>

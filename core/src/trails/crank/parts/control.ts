@@ -14,7 +14,7 @@ const poor = (severity: number, { crank, volts }: Fit): number =>
   (crank?.kind === 'relay' ? logBetween(70, 600, severity) : logBetween(0.2, 6, severity)) * (volts / 12) ** 2;
 
 /** The start contact of the key, or a button: closed only while the engine is to be turned. */
-export const startSwitch: PartKind<'ohms'> = {
+export const startSwitch: PartKind<'ohms', 'stuck'> = {
   kind: 'start switch',
   plates: [contact('Contact')],
   repairs: [{ id: 'replace', label: 'Replace the start switch', minutes: 25, money: 25 }],
@@ -26,6 +26,14 @@ export const startSwitch: PartKind<'ohms'> = {
       repair: 'replace',
       comesWith: 'shaking',
       apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
+    {
+      id: 'stuck',
+      leap: true,
+      label: 'does not spring back: the starter does not let go',
+      weight: 0.7,
+      repair: 'replace',
+      apply: (p) => ({ ...p, stuck: 1 }),
     },
     {
       id: 'worn',

@@ -86,7 +86,7 @@ export const starterMotor: PartKind<
 };
 
 /** Pinion, clutch and ring gear. Nothing of it carries current. */
-export const starterDrive: PartKind<'grip' | 'gone'> = {
+export const starterDrive: PartKind<'grip' | 'gone', 'jammed'> = {
   kind: 'starter drive',
   plates: [
     {
@@ -107,6 +107,7 @@ export const starterDrive: PartKind<'grip' | 'gone'> = {
   repairs: [
     { id: 'replace', label: 'Replace the starter’s drive', minutes: 80, money: 35 },
     { id: 'ring', label: 'Turn or replace the ring gear', minutes: 240, money: 60 },
+    { id: 'part', label: 'Free the jammed pinion, look at its teeth, tighten the starter', minutes: 35, money: 2 },
   ],
   faults: [
     {
@@ -123,6 +124,14 @@ export const starterDrive: PartKind<'grip' | 'gone'> = {
       weight: 1,
       repair: 'ring',
       apply: (p, s) => ({ ...p, gone: between(0.35, 0.9, s) }),
+    },
+    {
+      id: 'jammed',
+      leap: true,
+      label: 'its pinion jammed in the ring',
+      weight: 0.8,
+      repair: 'part',
+      apply: (p) => ({ ...p, jammed: 1 }),
     },
   ],
   elements: () => [],

@@ -9,7 +9,7 @@ export const isIn = ({ state, id }: PartContext): boolean => state.at?.[id] === 
  * Plunger with a pull-in winding that ends at the motor, and so leaves the circuit when the main contacts close, and a
  * hold winding to earth [10]. Nodes: `a` the battery's stud, `b` the motor's, `s` the small terminal, `earth`.
  */
-export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdVolts' | 'contactOhms'> = {
+export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdVolts' | 'contactOhms', 'welded'> = {
   kind: 'starter solenoid',
   plates: [
     {
@@ -80,6 +80,15 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
       repair: 'replace',
       apply: (p) => ({ ...p, holdOhms: OPEN_OHMS }),
     },
+    {
+      // Whoever measures has taken the battery off: nothing else of it shows.
+      id: 'welded',
+      leap: true,
+      label: 'its contacts welded: the starter does not let go',
+      weight: 0.8,
+      repair: 'contacts',
+      apply: (p) => ({ ...p, welded: 1 }),
+    },
   ],
   elements: (p, context) => {
     const { id, nodes } = context;
@@ -101,7 +110,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
 };
 
 /** A relay between the key and the solenoid's small terminal. Nodes: `a`, `b` its contact, `s` and `earth` its coil. */
-export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms'> = {
+export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms', 'welded'> = {
   kind: 'start relay',
   plates: [
     {
@@ -133,6 +142,14 @@ export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms'> = 
       weight: 2.5,
       repair: 'replace',
       apply: (p, s, { volts }) => ({ ...p, contactOhms: logBetween(0.5, 60, s) * squared(volts) }),
+    },
+    {
+      id: 'welded',
+      leap: true,
+      label: 'its contact welded: the starter does not let go',
+      weight: 0.6,
+      repair: 'replace',
+      apply: (p) => ({ ...p, welded: 1 }),
     },
     {
       id: 'coil-open',

@@ -19,6 +19,7 @@ const marine = (own: { fit: { marine: boolean } }) => (own.fit.marine ? (['marin
 export const carburettorsApart: CheckMaker = (machine) => {
   const { fit } = machine;
   if (carburettorsOf(fit) < 2) return [];
+  const enricher = fit.fuel?.enriching === 'enricher';
   const cylinders = Array.from({ length: fit.cylinders }, (_, i) => i + 1);
   const running = ['rotating parts', 'exhaust gas', 'hot coil', ...marine(machine)] as const;
   const pipe = (n: number) => `only ${n} stays cold`;
@@ -106,11 +107,17 @@ export const carburettorsApart: CheckMaker = (machine) => {
         {
           id: `fuel-inside-${n}`,
           station: 'fuel-jets',
-          label: `Carburettor ${n} opened: passages, jet, needle, enricher`,
+          label: `Carburettor ${n} opened: passages, jet, needle${enricher ? ', enricher' : ''}`,
           set: 'Its bowl off, over a clean cloth.',
-          touch: 'Blow through each passage; main jet to the light; lift the float; work the enricher.',
-          watch: 'All passages free, the needle shuts, the enricher’s seat is whole.',
-          words: ['sound', 'idle passages blocked', 'main jet blocked', 'needle or float', 'enricher does not seat'],
+          touch: `Blow through each passage; main jet to the light; lift the float${enricher ? '; work the enricher' : ''}.`,
+          watch: `All passages free, the needle shuts${enricher ? ', the enricher’s seat is whole' : ''}.`,
+          words: [
+            'sound',
+            'idle passages blocked',
+            'main jet blocked',
+            'needle or float',
+            ...(enricher ? ['enricher does not seat'] : []),
+          ],
           needs: [idOf('carburettor', n)],
           minutes: 6,
           opens: ['bowl off'],
@@ -122,7 +129,7 @@ export const carburettorsApart: CheckMaker = (machine) => {
               ['idle passages blocked', seen(own.idleBlocked > 0.3, 0.94)],
               ['main jet blocked', seen(own.mainBlocked > 0.3, 0.94)],
               ['needle or float', seen(own.high > 0.3 || own.starved > 0.5, 0.9)],
-              ['enricher does not seat', seen(own.enriched > 0.3, 0.85)],
+              ...(enricher ? [['enricher does not seat', seen(own.enriched > 0.3, 0.85)] as const] : []),
             ],
             'sound',
           );

@@ -11,6 +11,8 @@ import { kindOf, look, moving } from './feed.ts';
 export const carburettorOutside: CheckMaker = (machine) => {
   if (!kindOf(machine)) return [];
   const enricher = machine.fit.fuel?.enriching === 'enricher';
+  // Vapour locks a pump; a tank above the carburettor lets it rise.
+  const lifted = kindOf(machine) !== 'gravity';
   return [
     look(
       machine,
@@ -40,15 +42,19 @@ export const carburettorOutside: CheckMaker = (machine) => {
         set: 'Run hot, stopped, ten minutes by the clock; filter off.',
         touch: 'A lamp down the throat; a hand near the hose from tank to carburettor.',
         watch: 'Dry and quiet. Fuel bubbling or dripping inside: the bowl boils. A hose too hot to hold: vapour.',
-        words: ['dry and quiet', 'bubbles or drips inside', 'hose too hot to hold'],
+        words: ['dry and quiet', 'bubbles or drips inside', ...(lifted ? ['hose too hot to hold'] : [])],
         minutes: 12,
         opens: ['air filter off'],
         cautions: ['fuel vapour', 'hot coil'],
       },
       ({ params }) => {
         const boils = seen((figuresAt(params, C.float).boils ?? 0) > 0.5, 0.93);
-        const hot = (1 - boils) * seen((figuresAt(params, LINE).vapour ?? 0) > 0.5, 0.9);
-        return { 'dry and quiet': 1 - boils - hot, 'bubbles or drips inside': boils, 'hose too hot to hold': hot };
+        const hot = lifted ? (1 - boils) * seen((figuresAt(params, LINE).vapour ?? 0) > 0.5, 0.9) : 0;
+        return {
+          'dry and quiet': 1 - boils - hot,
+          'bubbles or drips inside': boils,
+          ...(lifted ? { 'hose too hot to hold': hot } : {}),
+        };
       },
     ),
     look(

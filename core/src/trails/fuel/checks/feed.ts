@@ -223,6 +223,14 @@ export const wayOpened: CheckMaker = (machine) =>
   kindOf(machine)
     ? (
         [
+          [
+            'fuel-strainer-look',
+            TANK,
+            'fuel-strainer',
+            'Strainer on the pick-up in the tank',
+            'Tank below half, its pick-up out.',
+            12,
+          ],
           ['fuel-tap-look', 'fuel-tap', 'fuel-tap', 'Strainer of the tap', 'Tap out, tank drained into a can.', 8],
           ['fuel-hose-look', LINE, LINE, 'Fuel hose, bent and blown through', 'Off at both ends.', 5],
           ['fuel-filter-look', 'fuel-filter', 'fuel-filter', 'Filter, blown through', 'Out, both hoses clamped.', 3],

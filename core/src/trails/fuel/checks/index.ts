@@ -1,5 +1,6 @@
 import type { CheckMaker } from '../../../machine/check.ts';
 import { carburettorsApart } from './apart.ts';
+import { breathing } from './breathing.ts';
 import { carburettorInside, carburettorOutside } from './carburettor.ts';
 import { flowIntoCan, fuelInTank, pumpPressures, wayOpened } from './feed.ts';
 import { bulbAndPump } from './pump.ts';
@@ -8,6 +9,7 @@ import { fedByHand, fuelOrNot } from './splits.ts';
 /** Checks of the fuel trail, in the order in which one walks it. */
 export const FUEL_CHECKS: readonly CheckMaker[] = [
   fuelInTank,
+  breathing,
   fuelOrNot,
   fedByHand,
   bulbAndPump,

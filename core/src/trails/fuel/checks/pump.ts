@@ -1,8 +1,9 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import type { Check, CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenSo } from '../../../machine/seen.ts';
 import { KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
+import { logistic } from '../../../random/lcg.ts';
 import { BULB, LINE, PUMP, TANK } from '../ids.ts';
 import { kindOf, look } from './feed.ts';
 
@@ -41,7 +42,7 @@ export const bulbAndPump: CheckMaker = (machine) => {
       ),
       pulseHose(machine),
     ];
-  if (kind === 'pulse') return [pulseHose(machine)];
+  if (kind === 'pulse') return [pulseHose(machine), stoodFull(machine)];
   if (kind === 'electric')
     return [
       look(
@@ -108,9 +109,33 @@ export const bulbAndPump: CheckMaker = (machine) => {
           return { 'only oil': 1 - petrol, 'smells of petrol': petrol };
         },
       ),
+      stoodFull(machine),
     ];
   return [];
 };
+
+/** A pump whose valves hold keeps the line full as it stands. */
+const stoodFull = (machine: Machine): Check =>
+  look(
+    machine,
+    {
+      id: 'fuel-stood-full',
+      station: PUMP,
+      label: 'Hose at the carburettor after a night: full or empty?',
+      set: 'Engine cold, not turned since the day before.',
+      touch: 'Hose off at the carburettor, its end over a jar.',
+      watch: 'Fuel at its end. Empty: it has run back through the pump’s valves, or air got in.',
+      words: ['full', 'run empty'],
+      needs: [PUMP, LINE],
+      minutes: 3,
+      opens: ['fuel hose off'],
+    },
+    ({ params }) => {
+      const air = figuresAt(params, LINE).airShare ?? 0;
+      const back = seenSo(logistic((Math.max(figuresAt(params, PUMP).drains ?? 0, air) - 0.25) / 0.05), 0.93);
+      return { full: 1 - back, 'run empty': back };
+    },
+  );
 
 const pulseHose = (machine: Machine): Check =>
   look(

@@ -50,7 +50,7 @@ const stations = (kind: Kind, fit: Fit): Station[] => [
   ...(fit.fuel?.accelerator ? [{ id: C.accelerator, label: 'Accelerator pump', picture: 'pump' }] : []),
   {
     id: VENT,
-    label: fit.fuel?.sealed ? 'Valve of the vapour line' : 'Vent in the cap',
+    label: fit.fuel?.sealed ? 'Vapour line' : 'Vent in the cap',
     picture: 'cap',
     lane: breathing,
   },
@@ -75,18 +75,23 @@ function parts(kind: Kind, fit: Fit): PartInstance[] {
   });
   return [
     part(TANK, 'Tank', TANK, PARTS.tank, fit.fuel?.mixed ? {} : { fails: ['empty', 'stale', 'watered'] }),
-    part(VENT, fit.fuel?.sealed ? 'Valve of the vapour line' : 'Tank vent', VENT, PARTS.vent),
+    fit.fuel?.sealed ? part(VENT, 'Vapour line', VENT, PARTS.vapourLine) : part(VENT, 'Tank vent', VENT, PARTS.vent),
+    ...(pumped(kind) ? [part('fuel-strainer', 'Strainer in the tank', TANK, PARTS.strainer)] : []),
     ...(kind === 'gravity' ? [part('fuel-tap', 'Fuel tap', 'fuel-tap', PARTS.tap)] : []),
     // What falls by its own weight drips where a hose is split; it does not suck.
     part(LINE, 'Fuel hose', LINE, PARTS.line, pumped(kind) ? {} : { fails: ['blocked'] }),
     ...(kind === 'bulb' ? [part(BULB, 'Primer bulb', BULB, PARTS.bulb)] : []),
     part('fuel-filter', 'Fuel filter', 'fuel-filter', PARTS.filter),
-    ...(kind === 'gravity' ? [] : [part(PUMP, 'Fuel pump', PUMP, PUMPS[kind])]),
+    // What a bulb fills by hand does not have to stay full.
+    ...(kind === 'gravity'
+      ? []
+      : [part(PUMP, 'Fuel pump', PUMP, PUMPS[kind], kind === 'bulb' ? { fails: ['stiff', 'hose'] } : {})]),
     part(C.needle, several(fit) ? 'Needles and seats' : 'Needle and seat', C.needle, PARTS.needle),
     part(C.float, several(fit) ? 'Floats' : 'Float', C.needle, PARTS.float),
     part(C.idleJet, several(fit) ? 'Idle jets' : 'Idle jet', 'fuel-jets', PARTS.idleJet),
     part(C.mainJet, several(fit) ? 'Main jets' : 'Main jet', 'fuel-jets', PARTS.mainJet),
     ...(fit.fuel?.accelerator ? [part(C.accelerator, 'Accelerator pump', C.accelerator, PARTS.accelerator)] : []),
+    part(C.bowlVent, several(fit) ? 'Vents of the bowls' : 'Vent of the bowl', C.needle, PARTS.bowlVent),
     part(C.choke, fit.fuel?.enriching === 'enricher' ? 'Enricher' : 'Choke', C.choke, PARTS.choke),
     ...each(fit),
   ];

@@ -133,6 +133,23 @@ export const choke: PartKind<'closes' | 'opens'> = {
   elements: () => [],
 };
 
+/** Where the air over the fuel in the bowl comes in: shut, fuel neither flows in freely nor out. */
+export const bowlVent: PartKind<'openShare'> = {
+  kind: 'bowl vent',
+  plates: [hidden('openShare', 'Share that is open', 0.9, 1)],
+  repairs: [{ id: 'clear', label: 'Clear the vent of the bowl', minutes: 12, money: 0 }],
+  faults: [
+    {
+      id: 'blocked',
+      label: 'blocked: the bowl cannot breathe',
+      weight: 0.7,
+      repair: 'clear',
+      apply: (p, s) => ({ ...p, openShare: between(0.45, 0.03, s) }),
+    },
+  ],
+  elements: () => [],
+};
+
 export const accelerator: PartKind<'squirts'> = {
   kind: 'accelerator pump',
   plates: [hidden('squirts', 'Whether it squirts', 1, 1)],

@@ -1,12 +1,14 @@
-import { accelerator, choke, float, idleJet, mainJet, needle } from './carburettor.ts';
+import { accelerator, bowlVent, choke, float, idleJet, mainJet, needle } from './carburettor.ts';
 import { electricPump, mechanicalPump, pulsePump } from './pump.ts';
 import { ownCarburettor } from './ownCarburettor.ts';
-import { bulb, filter, line, tank, tap, vent } from './supply.ts';
+import { bulb, filter, line, strainer, tank, tap, vapourLine, vent } from './supply.ts';
 
 /** Parts that only the fuel trail has. */
 export const FUEL_PARTS = {
   tank,
   vent,
+  vapourLine,
+  strainer,
   tap,
   line,
   filter,
@@ -18,6 +20,7 @@ export const FUEL_PARTS = {
   float,
   idleJet,
   mainJet,
+  bowlVent,
   choke,
   accelerator,
   ownCarburettor,

@@ -3,7 +3,8 @@ import type { Fit } from '../../../schema/fit.ts';
 import { drinks } from '../feeding.ts';
 
 type PumpFigure = 'pascals' | 'fluidOhms' | 'inOil' | 'runs';
-type PumpFault = FaultMode<PumpFigure, 'noFeed' | 'hoseSplit'>;
+type PumpMay = 'noFeed' | 'hoseSplit' | 'drains';
+type PumpFault = FaultMode<PumpFigure, PumpMay>;
 type Pumped = 'mechanical' | 'electric' | 'pulse' | 'bulb';
 /** Pressure against a shut needle, pascal: 14–35 kPa mechanical, 14–30 electric, 5–20 by the crankcase (REFERENCE). */
 const PRESSES: Readonly<Record<Pumped, { low: number; high: number }>> = {
@@ -39,11 +40,18 @@ const weak = (
   ...more,
 });
 
-const pump = (
-  kind: string,
-  faults: readonly PumpFault[],
-  money: number,
-): PartKind<PumpFigure, 'noFeed' | 'hoseSplit'> => ({
+/** Its outlet valve leaks: running it keeps up, standing its line runs empty. */
+const drainsBack: PumpFault = {
+  id: 'drains',
+  label: 'its valves leak back: its line runs empty as it stands',
+  weight: 1,
+  repair: 'renew',
+  comesWith: 'cold',
+  from: { drains: 0 },
+  apply: (p, s) => ({ ...p, drains: between(0.4, 1, s) }),
+};
+
+const pump = (kind: string, faults: readonly PumpFault[], money: number): PartKind<PumpFigure, PumpMay> => ({
   kind,
   plates: [
     { id: 'pascals', label: 'Pressure', dimension: 'pressure', typical: pressureOf },
@@ -83,6 +91,7 @@ export const mechanicalPump = pump(
       apply: (p, s) => ({ ...p, pascals: p.pascals * between(0.25, 0.03, s), inOil: 1 }),
     }),
     weak('worn', 'its valves or its push-rod worn', 2, 0.3, 0.08),
+    drainsBack,
   ],
   55,
 );
@@ -113,6 +122,7 @@ export const pulsePump = pump(
   'pulse fuel pump',
   [
     weak('stiff', 'its diaphragm stiff or torn', 2, 0.3, 0.05),
+    drainsBack,
     weak('hose', 'its pulse hose split or off', 1.5, 0.15, 0, {
       repair: 'hose',
       comesWith: 'shaking',

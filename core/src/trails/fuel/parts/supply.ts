@@ -103,6 +103,34 @@ export const vent: PartKind<'squareMetres'> = {
   elements: () => [],
 };
 
+/** The line that leads a sealed tank’s vapour away, and the check valve in it that lets air back in. */
+export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
+  kind: 'vapour line',
+  plates: vent.plates,
+  repairs: [
+    { id: 'valve', label: 'Renew the check valve of the vapour line', minutes: 20, money: 14 },
+    { id: 'lay', label: 'Lay the vapour line without a kink, or renew it', minutes: 15, money: 4 },
+  ],
+  faults: [
+    {
+      id: 'stuck',
+      label: 'its check valve stuck: the tank cannot breathe',
+      weight: 1.8,
+      repair: 'valve',
+      apply: (p, s, fit) => ({ ...p, squareMetres: ventNeeds(fit) * logBetween(0.25, 1e-3, s) }),
+    },
+    {
+      id: 'kinked',
+      label: 'kinked or squashed: the tank cannot breathe',
+      weight: 1,
+      byHand: true,
+      repair: 'lay',
+      apply: (p, s, fit) => ({ ...p, squareMetres: ventNeeds(fit) * logBetween(0.25, 1e-3, s), kinked: 1 }),
+    },
+  ],
+  elements: () => [],
+};
+
 const blocked = (weight: number, repair: string, label = 'blocked') => ({
   id: 'blocked',
   label,
@@ -113,6 +141,21 @@ const blocked = (weight: number, repair: string, label = 'blocked') => ({
     squareMetres: p.squareMetres * logBetween(0.06, 0.002, s),
   }),
 });
+
+/** The gauze on the pick-up in the tank. */
+export const strainer: PartKind<'squareMetres'> = {
+  kind: 'tank strainer',
+  // A gauze as wide as a thumb: it takes next to nothing of the way.
+  plates: [
+    {
+      ...area('Free area'),
+      typical: (fit) => ({ low: 3 * freeArea(fit).low, high: 3 * freeArea(fit).high }),
+    },
+  ],
+  repairs: [{ id: 'clean', label: 'Clean the strainer in the tank, and the tank', minutes: 40, money: 2 }],
+  faults: [blocked(1.2, 'clean')],
+  elements: () => [],
+};
 
 export const tap: PartKind<'squareMetres'> = {
   kind: 'fuel tap',

@@ -80,6 +80,16 @@ export const heavyJoint: PartKind<'ohms'> = {
       comesWith: 'shaking',
       apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.003, 0.1, s) * (fit.volts / 12) }),
     },
+    {
+      id: 'off',
+      leap: true,
+      label: 'off, or so loose that nothing gets through',
+      weight: 0.6,
+      byHand: true,
+      repair: 'clean',
+      comesWith: 'shaking',
+      apply: (p) => ({ ...p, ohms: OPEN_OHMS }),
+    },
   ],
   elements: inLine,
 };

@@ -28,6 +28,7 @@ import { feedToEarth } from '../../shared/checks/feedToEarth.ts';
 import { feedVolts } from '../../shared/checks/feedVolts.ts';
 import { flywheelKey } from './flywheelKey.ts';
 import { fuseVolts } from '../../shared/checks/fuseVolts.ts';
+import { impulseRunning } from './impulseRunning.ts';
 import { impulseSnap } from './impulseSnap.ts';
 import { lampCranking } from './lampCranking.ts';
 import { leadOrderLook } from './leadOrder.ts';
@@ -66,6 +67,7 @@ import { packEarthOhms } from './packEarthOhms.ts';
 import { packFeedVolts } from './packFeedVolts.ts';
 import { packOutput } from './packOutput.ts';
 import { pickupGap } from './pickupGap.ts';
+import { plugDeposit } from './plugDeposit.ts';
 import { plugGap } from './plugGap.ts';
 import { plugInsulation } from './plugInsulation.ts';
 import { plugLeadOhms } from './plugLeadOhms.ts';
@@ -77,11 +79,14 @@ import { pointsInsulation } from './pointsInsulation.ts';
 import { pointsLineToEarth } from './pointsLineToEarth.ts';
 import { pointsTerminal } from './pointsTerminal.ts';
 import { pointsWire } from './pointsWire.ts';
+import { revCounterOff } from './revCounterOff.ts';
 import { rotorJump } from './rotorJump.ts';
+import { rotorTurns } from './rotorTurns.ts';
 import { scanCounts } from './scanCounts.ts';
 import { scanRpm } from './scanRpm.ts';
 import { sensorFeedVolts } from './sensorFeedVolts.ts';
 import { sensorSignal } from './sensorSignal.ts';
+import { shaftPlay } from './shaftPlay.ts';
 import { signalWireOhms } from './signalWireOhms.ts';
 import { sparkCoilLead } from './sparkCoilLead.ts';
 import { sparkEvery } from './sparkEvery.ts';
@@ -176,13 +181,17 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   bodyDrop,
   strapDrop,
   sparkCoilLead,
+  revCounterOff,
   sparkKnownLead,
   sparkPolarity,
   coilLeadOhms,
   lookCap,
+  rotorTurns,
   rotorJump,
   lookRotor,
+  shaftPlay,
   impulseSnap,
+  impulseRunning,
   magnetPull,
   timingMarks,
   flywheelKey,
@@ -222,6 +231,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   sparkKnownPlugLead,
   plugInsulation,
   lookPlugs,
+  plugDeposit,
   plugGap,
   plugType,
   plugResistor,

@@ -1,7 +1,8 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { idOf } from '../../../machine/numbered.ts';
 import { logistic } from '../../../random/lcg.ts';
-import { CRANKING, SPARK_CAUTIONS, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, hasPart, SPARK_CAUTIONS, type Check, type CheckMaker } from '../../../machine/check.ts';
+import type { Machine } from '../../../machine/machine.ts';
 import { seen } from '../../../machine/seen.ts';
 
 /** Below this a lead, damp or cracked, glows where it leaks. Ohms. */
@@ -10,7 +11,12 @@ const GLOWS = 1e6;
 const GLOWS_FROM = 2000;
 
 /** Leads watched in the dark: a leak to earth shows itself while there is voltage to leak. */
-export const leadsInTheDark: CheckMaker = (machine) => [
+const FROM_LEAD_TO_LEAD = 'jumps from lead to lead';
+
+export const leadsInTheDark: CheckMaker = (machine) => leadsWatched(machine, hasPart(machine, 'lead-order'));
+
+/** `ordered`: leads that come from one cap and lie beside one another. */
+const leadsWatched = (machine: Machine, ordered: boolean): Check[] => [
   {
     id: 'leads-in-the-dark',
     station: 'plug-leads',
@@ -24,6 +30,11 @@ export const leadsInTheDark: CheckMaker = (machine) => [
       sees: (scene) => {
         const shares: Record<string, number> = {};
         let sound = 1;
+        if (ordered) {
+          const jumps = seen((figuresAt(scene.params, 'lead-order').crossed ?? 0) > 0, 0.85);
+          shares[FROM_LEAD_TO_LEAD] = jumps;
+          sound -= jumps;
+        }
         for (let i = 1; i <= machine.fit.cylinders; i++) {
           const { availableVolts } = scene.spark('plug lead', CRANKING, i);
           const driven = logistic((availableVolts - GLOWS_FROM) / 300);
@@ -37,8 +48,12 @@ export const leadsInTheDark: CheckMaker = (machine) => [
       },
     },
     state: CRANKING,
-    words: ['none glows', ...Array.from({ length: machine.fit.cylinders }, (_, i) => `lead ${i + 1} leaks`)],
-    needs: ['lead-1', 'coil-1'],
+    words: [
+      'none glows',
+      ...(ordered ? [FROM_LEAD_TO_LEAD] : []),
+      ...Array.from({ length: machine.fit.cylinders }, (_, i) => `lead ${i + 1} leaks`),
+    ],
+    needs: ['lead-1'],
     minutes: 3,
     opens: [],
     cautions: SPARK_CAUTIONS.concat(machine.fit.marine ? ['marine'] : []),

@@ -11,8 +11,12 @@ import { allPlugs, onlyPlug, plugWords, SOME_WET } from '../plugWords.ts';
 const FOULED_OHMS = 1e6;
 const WIDE_METRES = 1.3e-3;
 const WIDER_METRES = 0.6e-3;
+/** And one that is seen to be narrow. */
+const NARROW_METRES = 0.38e-3;
 /** A crack that lets the spark out under so many volts is seen. */
 const CRACKED_VOLTS = 15e3;
+/** Of sets that are too hot, those whose noses tell of it. */
+const GLOWED = 0.75;
 /** Keenness for one plug among many; false alarms are spread over all of them. */
 const SEEN_ALONE = 0.93;
 const MISTAKEN = 0.003;
@@ -25,10 +29,12 @@ function seesPlugs(scene: Scene): Record<string, number> {
   const done = plugPicture(scene);
   const fouled = own.map((p) => (p.shuntOhms < FOULED_OHMS && p.shuntOhms >= BRIDGED_OHMS ? SEEN_ALONE : MISTAKEN));
   const wet = ofSeveral(done.wet.map((v, i) => 1 - (1 - v) * (1 - fouled[i]!)));
-  const white = ofSeveral(done.white.map((v) => v + MISTAKEN));
+  const white = ofSeveral(done.white.map((v, i) => Math.max(v + MISTAKEN, GLOWED * Number((own[i]!.tooHot ?? 0) > 0))));
   const oily = ofSeveral(done.oily.map((v) => v + MISTAKEN));
+  const narrow = own.map((p) => (p.gapMetres < NARROW_METRES ? SEEN_ALONE : MISTAKEN));
+  const narrower = own.every((p) => p.gapMetres + set.extraGap < NARROW_METRES) ? 0.9 : 0.01;
   const wide = own.map((p) => (p.gapMetres > WIDE_METRES ? SEEN_ALONE : MISTAKEN));
-  const foul = set.shuntOhms < FOULED_OHMS ? 0.97 : 0.015;
+  const foul = set.shuntOhms < FOULED_OHMS || (set.tooCold ?? 0) > 0 ? 0.97 : 0.015;
   const drowned = 1 - (1 - done.allWet) * (1 - foul);
   // One look gives one word: what strikes first goes first.
   let left = 1;
@@ -50,6 +56,8 @@ function seesPlugs(scene: Scene): Record<string, number> {
   after(give(allOily, oily.all), ...(cylinders > 1 ? oily.alone.map((s, i) => give(onlyPlug(i + 1, 'oily'), s)) : []));
   if (cylinders === 1) after(give(allWide, wide[0]!));
   else after(...wide.map((s, i) => give(onlyPlug(i + 1, 'wide gap'), s)));
+  if (cylinders === 1) after(give(allPlugs('narrow gap'), narrow[0]!));
+  else after(give(allPlugs('narrow gap'), narrower), ...narrow.map((s, i) => give(onlyPlug(i + 1, 'narrow gap'), s)));
   after(give(allWet, drowned));
   if (cylinders === 1) after(give(allWet, wet.all));
   else
@@ -62,7 +70,7 @@ function seesPlugs(scene: Scene): Record<string, number> {
     );
   after(give(allWide, set.extraGap > WIDER_METRES ? 0.95 : 0.015));
   after(
-    give(allPlugs('white'), done.allWhite + 0.01),
+    give(allPlugs('white'), Math.max(done.allWhite + 0.01, GLOWED * Number((set.tooHot ?? 0) > 0))),
     ...(cylinders > 1 ? white.alone.map((s, i) => give(onlyPlug(i + 1, 'white'), s)) : []),
   );
   shares[allPlugs('dry')] = Math.max(0, left);

@@ -1,6 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, looking, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { firstSeen, seen } from '../../../machine/seen.ts';
 
 /** What is stamped on the plugs and printed on the leads: of the right kind, or a resistor too many. */
 export const plugType: CheckMaker = () => [
@@ -11,8 +11,9 @@ export const plugType: CheckMaker = () => [
       label: 'What is stamped on the plugs and printed on the leads',
       set: 'Engine off; a rag, a lamp.',
       touch: 'Wipe the plug’s shell and a hand’s length of lead; read both against the book.',
-      watch: 'A plug of the resistor kind on a lead that resists as well is one too many.',
-      words: ['as the book says', 'both resist'],
+      watch:
+        'A plug of the resistor kind on a lead that resists as well is one too many. A heat range other than the book’s: too hot, it glows and knocks; too cold, it soots.',
+      words: ['as the book says', 'both resist', 'too hot', 'too cold'],
       needs: ['plugs'],
       state: KEY_OFF,
       minutes: 1,
@@ -21,8 +22,15 @@ export const plugType: CheckMaker = () => [
       look: true,
     },
     (scene) => {
-      const both = seen((figuresAt(scene.params, 'plugs').seriesOhms ?? 0) > 0, 0.9);
-      return { 'as the book says': 1 - both, 'both resist': both };
+      const { seriesOhms = 0, tooHot = 0, tooCold = 0 } = figuresAt(scene.params, 'plugs');
+      return firstSeen(
+        [
+          ['both resist', seen(seriesOhms > 0, 0.9)],
+          ['too hot', seen(tooHot > 0, 0.92)],
+          ['too cold', seen(tooCold > 0, 0.92)],
+        ],
+        'as the book says',
+      );
     },
   ),
 ];

@@ -16,8 +16,10 @@ export const sparkEvery: CheckMaker = (machine) => [
       'weak on all',
       'none at all',
       ...(machine.fit.cylinders > 1
-        ? [...Array.from({ length: machine.fit.cylinders }, (_, i) => `only ${i + 1} is dead`), 'some dead']
+        ? Array.from({ length: machine.fit.cylinders }, (_, i) => `only ${i + 1} is dead`)
         : []),
+      // Of two either one is dead or both are.
+      ...(machine.fit.cylinders > 2 ? ['some dead'] : []),
     ],
     minutes: 0.8 * machine.fit.cylinders,
     opens: [],

@@ -7,7 +7,8 @@ import { arcOhms, parallel } from '../parts/points.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { closedSeconds } from '../../../ignition/index.ts';
 import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpark.ts';
-import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts } from '../distributor.ts';
+import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts, settleShaft } from '../distributor.ts';
+import { revCounterPart } from '../revCounterPart.ts';
 import type { Known } from '../../../machine/known.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
 import { settleWorn } from '../wornSet.ts';
@@ -39,6 +40,7 @@ const parts = (fit: Fit, site: Site): PartInstance[] => [
     nodes: { a: 'coil-', b: addedAt(fit, 'after the coil', 'points'), earth: 'plate' },
   },
   ...addedParts(fit, 'after the coil', 'points'),
+  revCounterPart,
   { id: 'points', label: 'Points', station: 'points', kind: PARTS.points, nodes: { a: 'points', b: 'plate' } },
   {
     id: 'condenser',
@@ -84,7 +86,7 @@ export const batteryPoints: TrailKind = {
         points: 'the terminal at the points',
         plate: 'the points base plate',
       },
-      settle: (found, params) => settleSupply(found, settleWorn(fit, params)),
+      settle: (found, params) => settleSupply(found, settleWorn(fit, settleShaft(params))),
       offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
       firing: coilFiring({ breaker }),
       onShare: (scene) => (figuresAt(scene.params, 'points').dwellDegrees * fit.cylinders) / 360,

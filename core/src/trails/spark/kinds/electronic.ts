@@ -6,7 +6,8 @@ import { addedAt, addedParts, addedStations } from '../../shared/added.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpark.ts';
-import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts } from '../distributor.ts';
+import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts, settleShaft } from '../distributor.ts';
+import { revCounterPart } from '../revCounterPart.ts';
 import { settleModule } from '../electronicSettle.ts';
 import type { Station, Trail, TrailKind } from '../../../machine/trail.ts';
 import { settleWorn } from '../wornSet.ts';
@@ -96,6 +97,7 @@ const parts = (fit: Fit, site: Site): PartInstance[] => [
     nodes: { a: 'coil-', b: addedAt(fit, 'after the coil', 'switched'), earth: 'block' },
   },
   ...addedParts(fit, 'after the coil', 'switched'),
+  revCounterPart,
   {
     id: 'module',
     label: 'Ignition module',
@@ -158,7 +160,7 @@ function build(kind: 'electronic' | 'conversion', fit: Fit, site: Site): Trail {
       'sensor+': 'the sensor’s feed',
       signal: 'the sensor’s signal wire, at the sensor',
     },
-    settle: (found, params) => settleModule(found, settleSupply(found, settleWorn(fit, params))),
+    settle: (found, params) => settleModule(found, settleSupply(found, settleWorn(fit, settleShaft(params)))),
     offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
     firing: coilFiring({ breaker }),
     onShare: () => DWELL.crank,

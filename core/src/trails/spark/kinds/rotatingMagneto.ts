@@ -96,7 +96,12 @@ export const rotatingMagneto: TrailKind = {
     },
     offers: sparkOffers(
       magnetoSpark(by),
-      magnetOffers(fit, (scene) => figuresAt(scene.params, 'drive').slipDegrees),
+      magnetOffers(
+        fit,
+        (scene, state) =>
+          figuresAt(scene.params, 'drive').slipDegrees -
+          (state.key === 'run' ? (figuresAt(scene.params, 'impulse').lagDegrees ?? 0) : 0),
+      ),
     ),
     firing: magnetoFiring(by),
   }),

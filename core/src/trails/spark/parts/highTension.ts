@@ -50,46 +50,6 @@ export const htLead: PartKind<'ohms' | 'shuntOhms', 'gapVolts'> = {
   }),
 };
 
-/** Rotor arm; its brass jumps a small gap to each segment. */
-export const rotor: PartKind<'gapVolts' | 'flashVolts'> = {
-  kind: 'rotor',
-  plates: [
-    {
-      id: 'gapVolts',
-      label: 'Voltage of the rotor gap',
-      dimension: 'voltage',
-      typical: () => ({ low: 1200, high: 2200 }),
-      hidden: true,
-    },
-    {
-      id: 'flashVolts',
-      label: 'Insulation holds to',
-      dimension: 'voltage',
-      typical: () => ({ low: 38e3, high: 45e3 }),
-      hidden: true,
-    },
-  ],
-  repairs: [{ id: 'replace', label: 'Replace the rotor arm', minutes: 6, money: 7 }],
-  faults: [
-    {
-      id: 'punched',
-      label: 'punched through to the shaft',
-      weight: 3,
-      repair: 'replace',
-      apply: (p, s) => ({ ...p, flashVolts: between(6e3, 1e3, s) }),
-    },
-    {
-      id: 'worn',
-      label: 'tip burnt away or spring lost',
-      weight: 1,
-      repair: 'replace',
-      apply: (p, s) => ({ ...p, gapVolts: between(12e3, 22e3, s) }),
-    },
-  ],
-  elements: () => [],
-  highTension: (p) => ({ gapVolts: p.gapVolts, flashVolts: p.flashVolts }),
-};
-
 export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet'> = {
   kind: 'distributor cap',
   plates: [
@@ -162,7 +122,7 @@ const PLUG_PLATES: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'>['plates'] = [
 export const BRIDGED_OHMS = 200;
 
 /** One plug on one cylinder. */
-export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts'> = {
+export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts' | 'tooHot'> = {
   kind: 'spark plug',
   plates: PLUG_PLATES,
   repairs: [{ id: 'replace', label: 'Clean or replace the plug', minutes: 6, money: 5 }],
@@ -181,6 +141,23 @@ export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts'> = 
       byHand: true,
       repair: 'replace',
       apply: (p, s) => ({ ...p, gapMetres: between(1.8e-3, 3e-3, s) }),
+    },
+    {
+      id: 'narrow',
+      label: 'gapped too narrow, or its electrode knocked shut',
+      weight: 0.4,
+      byHand: true,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, gapMetres: between(0.3e-3, 0.1e-3, s) }),
+    },
+    {
+      id: 'hot',
+      leap: true,
+      label: 'one of too hot a heat range: it glows',
+      weight: 0.15,
+      byHand: true,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, tooHot: between(0.5, 1, s) }),
     },
     {
       id: 'bridged',
@@ -209,7 +186,7 @@ export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts'> = 
 };
 
 /** What has happened to all the plugs at once: flooded, sooted, or all gapped wide. */
-export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms'> = {
+export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms' | 'tooHot' | 'tooCold'> = {
   kind: 'set of plugs',
   plates: [
     {
@@ -237,6 +214,7 @@ export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms'> 
   ],
   repairs: [
     { id: 'replace', label: 'Clean and gap, or replace, the whole set of plugs', minutes: 25, money: 22 },
+    { id: 'range', label: 'Fit plugs of the heat range that the book names', minutes: 25, money: 22 },
     { id: 'plain', label: 'Fit plugs without a resistor: the leads have theirs', minutes: 25, money: 22 },
   ],
   faults: [
@@ -253,6 +231,33 @@ export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms'> 
       weight: 0.7,
       repair: 'replace',
       apply: (p, s) => ({ ...p, extraGap: between(0.9e-3, 2e-3, s) }),
+    },
+    {
+      id: 'narrow',
+      label: 'all gapped too narrow',
+      weight: 0.4,
+      byHand: true,
+      repair: 'replace',
+      apply: (p, s) => ({ ...p, extraGap: between(-0.3e-3, -0.45e-3, s) }),
+    },
+    {
+      id: 'hot',
+      leap: true,
+      label: 'of too hot a heat range: they glow',
+      weight: 0.4,
+      byHand: true,
+      repair: 'range',
+      apply: (p, s) => ({ ...p, tooHot: between(0.5, 1, s) }),
+    },
+    {
+      // Below some 450 °C its nose does not burn itself clean: soot bridges it. Judgement.
+      id: 'cold',
+      leap: true,
+      label: 'of too cold a heat range: they soot up',
+      weight: 0.5,
+      byHand: true,
+      repair: 'range',
+      apply: (p, s) => ({ ...p, tooCold: 1, shuntOhms: logBetween(4e6, 700e3, s) }),
     },
     {
       id: 'resistive',

@@ -3,8 +3,9 @@ import { ballast, crankingBypass } from './ballast.ts';
 import { chargeCoil, connector, pickupCoil, triggerCoil } from './chargeCoil.ts';
 import { coil } from './coil.ts';
 import { condenser } from './condenser.ts';
+import { distributorShaft } from './distributorShaft.ts';
 import { flywheel, magnetoFlywheel } from './flywheel.ts';
-import { distributorCap, htLead, plug, plugSet, rotor } from './highTension.ts';
+import { distributorCap, htLead, plug, plugSet } from './highTension.ts';
 import { highTensionSet } from './highTensionSet.ts';
 import { leadOrder } from './leadOrder.ts';
 import { dischargeCoil, magnetoCoil } from './ownCoil.ts';
@@ -13,7 +14,9 @@ import { sensor, signalWire } from './sensor.ts';
 import { batteryPack, pack, packEarth } from './pack.ts';
 import { plugCoil } from './plugCoil.ts';
 import { flywheelPoints, points, twinPoints } from './points.ts';
+import { revCounter } from './revCounter.ts';
 import { impulseCoupling, magnetoDrive, magnetRotor } from './rotatingMagneto.ts';
+import { rotor } from './rotor.ts';
 import { stopSwitch } from './stopSwitch.ts';
 
 /** The kinds of part that the spark trail is built of. */
@@ -28,6 +31,7 @@ export const PARTS = {
   crankingBypass,
   dischargeCoil,
   distributorCap,
+  distributorShaft,
   engineComputer,
   flywheel,
   flywheelPoints,
@@ -49,6 +53,7 @@ export const PARTS = {
   plugCoil,
   plugSet,
   points,
+  revCounter,
   rotor,
   sensor,
   signalWire,

@@ -1,107 +1,121 @@
-import { between, deadShort, logBetween, OPEN_OHMS, type Figures, type PartKind } from '../../../machine/part.ts';
+import {
+  between,
+  deadShort,
+  logBetween,
+  OPEN_OHMS,
+  type Figures,
+  type MachineState,
+  type PartKind,
+} from '../../../machine/part.ts';
+import { STANDS } from './distributorShaft.ts';
 
-export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms' | 'parted', 'edgeMetres'> = {
-  kind: 'breaker points',
-  plates: [
-    {
-      id: 'gapMetres',
-      setAs: 'each',
-      label: 'Points gap',
-      dimension: 'length',
-      typical: (fit) => (fit.cylinders === 8 ? { low: 0.38e-3, high: 0.46e-3 } : { low: 0.33e-3, high: 0.43e-3 }),
-    },
-    {
-      id: 'dwellDegrees',
-      setAs: 'each',
-      label: 'Dwell',
-      dimension: 'angle',
-      typical: (fit) => ({ low: (360 / fit.cylinders) * 0.57, high: (360 / fit.cylinders) * 0.68 }),
-      // Beyond this the points would never open.
-      reach: 1.45,
-    },
-    {
-      id: 'ohms',
-      label: 'Contact resistance',
-      dimension: 'resistance',
-      typical: () => ({ low: 0.01, high: 0.045 }),
-      hidden: true,
-    },
-    {
-      id: 'earthOhms',
-      label: 'Insulation',
-      dimension: 'resistance',
-      typical: () => ({ low: 1e8, high: 1e9 }),
-      hidden: true,
-    },
-    {
-      id: 'parted',
-      label: 'Contacts never meet',
-      dimension: 'ratio',
-      typical: () => ({ low: 0, high: 0 }),
-      hidden: true,
-    },
-  ],
-  repairs: [
-    {
-      id: 'dress',
-      label: 'Clean or replace the points, set the gap',
-      minutes: 20,
-      money: 12,
-      goesWith: 'the condenser; a little grease on the cam',
-    },
-    { id: 'set', label: 'Set the points gap', minutes: 12, money: 0, goesWith: 'a little grease on the cam' },
-    { id: 'insulate', label: 'Refit the insulating washers at the points', minutes: 15, money: 2 },
-  ],
-  faults: [
-    {
-      id: 'burnt',
-      label: 'burnt or dirty',
-      weight: 10,
-      repair: 'dress',
-      apply: (p, s) => ({ ...p, ohms: logBetween(1.2, 400, s) }),
-    },
-    {
-      id: 'closed-up',
-      label: 'closed up, they never open',
-      weight: 6,
-      byHand: true,
-      repair: 'set',
-      apply: (p, s) => ({ ...p, gapMetres: between(0.02e-3, 0, s) }),
-    },
-    {
-      id: 'parted',
-      leap: true,
-      label: 'set so wide that they never meet',
-      weight: 2,
-      byHand: true,
-      repair: 'set',
-      apply: (p, s) => ({ ...p, gapMetres: between(0.8e-3, 1.3e-3, s), parted: 1 }),
-    },
-    {
-      id: 'earthed',
-      label: 'earthed through a missing insulator',
-      weight: 2,
-      repair: 'insulate',
-      leap: true,
-      apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
-    },
-  ],
-  elements: (p, { id, nodes, state }) => [
-    {
-      type: 'switch',
-      id,
-      a: nodes['a']!,
-      b: nodes['b']!,
-      closed: contactMade(p, state.points === 'closed'),
-      onOhms: p.ohms,
-      offOhms: OPEN_OHMS,
-    },
-    { type: 'resistor', id: `${id}.earth`, a: nodes['a']!, b: nodes['b']!, ohms: p.earthOhms },
-  ],
-};
+export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms' | 'parted', 'edgeMetres' | 'still'> =
+  {
+    kind: 'breaker points',
+    plates: [
+      {
+        id: 'gapMetres',
+        setAs: 'each',
+        label: 'Points gap',
+        dimension: 'length',
+        typical: (fit) => (fit.cylinders === 8 ? { low: 0.38e-3, high: 0.46e-3 } : { low: 0.33e-3, high: 0.43e-3 }),
+      },
+      {
+        id: 'dwellDegrees',
+        setAs: 'each',
+        label: 'Dwell',
+        dimension: 'angle',
+        typical: (fit) => ({ low: (360 / fit.cylinders) * 0.57, high: (360 / fit.cylinders) * 0.68 }),
+        // Beyond this the points would never open.
+        reach: 1.45,
+      },
+      {
+        id: 'ohms',
+        label: 'Contact resistance',
+        dimension: 'resistance',
+        typical: () => ({ low: 0.01, high: 0.045 }),
+        hidden: true,
+      },
+      {
+        id: 'earthOhms',
+        label: 'Insulation',
+        dimension: 'resistance',
+        typical: () => ({ low: 1e8, high: 1e9 }),
+        hidden: true,
+      },
+      {
+        id: 'parted',
+        label: 'Contacts never meet',
+        dimension: 'ratio',
+        typical: () => ({ low: 0, high: 0 }),
+        hidden: true,
+      },
+    ],
+    repairs: [
+      {
+        id: 'dress',
+        label: 'Clean or replace the points, set the gap',
+        minutes: 20,
+        money: 12,
+        goesWith: 'the condenser; a little grease on the cam',
+      },
+      { id: 'set', label: 'Set the points gap', minutes: 12, money: 0, goesWith: 'a little grease on the cam' },
+      { id: 'insulate', label: 'Refit the insulating washers at the points', minutes: 15, money: 2 },
+    ],
+    faults: [
+      {
+        id: 'burnt',
+        label: 'burnt or dirty',
+        weight: 10,
+        repair: 'dress',
+        apply: (p, s) => ({ ...p, ohms: logBetween(1.2, 400, s) }),
+      },
+      {
+        id: 'closed-up',
+        label: 'closed up, they never open',
+        weight: 6,
+        byHand: true,
+        repair: 'set',
+        apply: (p, s) => ({ ...p, gapMetres: between(0.02e-3, 0, s) }),
+      },
+      {
+        id: 'parted',
+        leap: true,
+        label: 'set so wide that they never meet',
+        weight: 2,
+        byHand: true,
+        repair: 'set',
+        apply: (p, s) => ({ ...p, gapMetres: between(0.8e-3, 1.3e-3, s), parted: 1 }),
+      },
+      {
+        id: 'earthed',
+        label: 'earthed through a missing insulator',
+        weight: 2,
+        repair: 'insulate',
+        leap: true,
+        apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
+      },
+    ],
+    elements: (p, { id, nodes, state }) => [
+      {
+        type: 'switch',
+        id,
+        a: nodes['a']!,
+        b: nodes['b']!,
+        closed: contactMade(p, camAllows(p.still, state)),
+        onOhms: p.ohms,
+        offOhms: OPEN_OHMS,
+      },
+      { type: 'resistor', id: `${id}.earth`, a: nodes['a']!, b: nodes['b']!, ohms: p.earthOhms },
+    ],
+  };
 
 /** Below this gap the contacts arc or touch: they do not break the circuit. Metres. */
 const LEAST_GAP = 0.03e-3;
+
+/** Whether the cam lets them shut: as it is set by hand, or where a shaft stands that the crank no longer turns. */
+const camAllows = (still: number | undefined, { key, points }: MachineState): boolean =>
+  still !== undefined && (key === 'crank' || key === 'run') ? still === STANDS.shut : points === 'closed';
 
 /** Whether the contacts touch with the cam where it is. */
 export function contactMade(p: Figures<'parted' | 'gapMetres'>, camAllows: boolean): boolean {

@@ -32,7 +32,7 @@ export const magnetRotor: PartKind<'strength' | 'acrossMetres' | 'crankRpm'> = {
 };
 
 /** Spring and pawls that hold a slow magneto back and snap it through each firing. */
-export const impulseCoupling: PartKind<'snapRpm' | 'stuck'> = {
+export const impulseCoupling: PartKind<'snapRpm' | 'stuck', 'lagDegrees'> = {
   kind: 'impulse coupling',
   plates: [
     { id: 'snapRpm', label: 'Speed of its snap', dimension: 'ratio', typical: rpm(270, 340), hidden: true },
@@ -46,6 +46,15 @@ export const impulseCoupling: PartKind<'snapRpm' | 'stuck'> = {
       weight: 3,
       repair: 'free',
       apply: (p) => ({ ...p, stuck: 1 }),
+    },
+    {
+      // Its lag is 15–30° of the crank: what holds the spark back at a start holds it back always (judgement).
+      id: 'stays',
+      leap: true,
+      label: 'does not let go once it runs: the spark stays late',
+      weight: 0.6,
+      repair: 'free',
+      apply: (p, s) => ({ ...p, lagDegrees: between(15, 30, s) }),
     },
   ],
   elements: () => [],

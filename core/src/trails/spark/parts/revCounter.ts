@@ -1,0 +1,28 @@
+import { deadShort, type PartKind } from '../../../machine/part.ts';
+
+/** The rev counter and its wire from the coil’s switched side: counting, it draws next to nothing. */
+export const revCounter: PartKind<'ohms'> = {
+  kind: 'rev counter',
+  plates: [
+    {
+      id: 'ohms',
+      label: 'What it draws, as ohms',
+      dimension: 'resistance',
+      typical: () => ({ low: 20e3, high: 100e3 }),
+      hidden: true,
+    },
+  ],
+  repairs: [{ id: 'mend', label: 'Mend the rev counter’s wire, or leave it off', minutes: 15, money: 3 }],
+  faults: [
+    {
+      id: 'shorted',
+      leap: true,
+      label: 'its wire shorted to earth',
+      weight: 0.6,
+      repair: 'mend',
+      comesWith: 'shaking',
+      apply: (p, s) => ({ ...p, ohms: deadShort(s) }),
+    },
+  ],
+  elements: (p, { id, nodes }) => [{ type: 'resistor', id, a: nodes['a']!, b: nodes['b']!, ohms: p.ohms }],
+};
