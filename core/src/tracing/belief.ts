@@ -7,9 +7,10 @@ import type { TrailName } from '../schema/symptoms.ts';
 import { complaintElsewhere, complaintKey, complaintLikelihood } from '../engine/complaint.ts';
 import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { evidenceOf } from './settingEvidence.ts';
-import { tell, type PlacedReading, type Story } from './events.ts';
-import { hopefulPairs, type Alone } from './hopeful.ts';
-import { elsewhere, pairLog, pairOf, singles, type Hypothesis } from './hypotheses.ts';
+import { seenBy, tell, type PlacedReading, type Story } from './events.ts';
+import { blameOf } from './blame.ts';
+import { furtherAccounts } from './accounts.ts';
+import { elsewhere, singles, type Hypothesis } from './hypotheses.ts';
 import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
 import { LogCache } from './logCache.ts';
 import { logSum, meanLog } from './logs.ts';
@@ -25,6 +26,8 @@ export interface Weighed {
   readonly faults: readonly ModelFault[];
   /** Faults that no repair has put right yet. */
   readonly remaining: readonly ModelFault[];
+  /** How far each of those accounts for the complaint, 0…1; what is only there besides has next to none. */
+  readonly blame: readonly number[];
   /** The trail that it lies on, where that one has not been told. */
   readonly elsewhere: TrailName | undefined;
   readonly mass: number;
@@ -38,16 +41,6 @@ export interface Belief {
   readonly story: Story;
 }
 
-/** How many pairs are simulated. */
-const PAIRS_WEIGHED = 24;
-/** So far behind the leading single fault, a natural logarithm, a pair is left out even if all that speaks for it does. */
-const HOPELESS = 7;
-/** And of a twin, with a fault on either side. */
-const TWIN_PAIRS_WEIGHED = 40;
-/** What neither explains costs a pair no more than this, a natural logarithm. */
-const UNEXPLAINED = Math.log(0.3);
-/** A repaired fault below this share of its repair's belief is not carried on into pairs. */
-const CARRIED = 0.02;
 const ENSEMBLES_KEPT = 600;
 
 /** Weighs hypotheses for one machine; keeps the simulated members between calls. */
@@ -186,7 +179,7 @@ export class Weigher {
   }
 
   private readingOf(h: Hypothesis, placed: PlacedReading, check: Check, complaint: Complaint, hands: Hands) {
-    if (!check.whole || h.faults.length > 0)
+    if (!check.whole || !h.elsewhere)
       return this.readingLogs(seenBy(h.faults, placed), placed, check, complaint, hands);
     const any = unclaimedAgain(check, values(placed.earlier), placed.reading.value, hands);
     return new Float64Array(STRATA).fill(Math.log(any));
@@ -197,67 +190,36 @@ export class Weigher {
     const story = tell(evidenceOf(this.model, events));
     const first: Hypothesis[] = [...elsewhere(this.model), ...singles(this.model, complaint)];
     const weighed = first.map((h) => this.weigh(h, story, complaint));
-    const single = weighed.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
-    const carried = this.carried(single, story);
-    const hopeful = this.hopeful(carried, story, complaint, (single[0]?.log ?? -Infinity) - HOPELESS);
-    const all = [...weighed, ...hopeful.map((h) => this.weigh(h, story, complaint))];
-    const unknown = outsideLog(story, complaint, this.complainedLog(first, complaint), (id) => this.checks.get(id));
+    const all = [
+      ...weighed,
+      ...furtherAccounts(this, story, complaint, weighed, (h) => this.weigh(h, story, complaint)),
+    ];
+    const brings = (fault: ModelFault, told: Complaint) => this.complaintShare([fault], told);
+    const unknown = outsideLog(
+      story,
+      complaint,
+      this.complainedLog(first, complaint),
+      (id) => this.checks.get(id),
+      (placed, check, hands) => Math.exp(meanLog(this.readingLogs([], placed, check, complaint, hands))),
+    );
     const top = Math.max(unknown, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(unknown - top));
     return {
       story,
       outside: Math.exp(unknown - top) / total,
-      weighed: all.map((w) => ({
-        id: w.h.id,
-        faults: w.h.faults,
-        remaining: w.h.faults.filter((f) => !story.repaired.has(f.repairId)),
-        elsewhere: w.h.elsewhere,
-        mass: Math.exp(w.log - top) / total,
-        strata: w.strata,
-      })),
+      weighed: all.map((w) => {
+        const remaining = w.h.faults.filter((f) => !story.repaired.has(f.repairId));
+        return {
+          id: w.h.id,
+          faults: w.h.faults,
+          remaining,
+          blame: blameOf(remaining, w.h.elsewhere, complaint, brings),
+          elsewhere: w.h.elsewhere,
+          mass: Math.exp(w.log - top) / total,
+          strata: w.strata,
+        };
+      }),
     };
-  }
-
-  /**
-   * The pairs worth simulating, behind what was `carried` over from a repair if anything was. Two that each stop a
-   * cylinder of a twin explain together what neither does alone, so these are ranked apart, and only by what speaks for
-   * one of them. `from` is the least worth its time.
-   */
-  private hopeful(carried: readonly ModelFault[], story: Story, complaint: Complaint, from: number): Hypothesis[] {
-    const asked = story.readings.flatMap((placed) => {
-      const check = this.checks.get(placed.reading.checkId);
-      return check ? [{ placed, check }] : [];
-    });
-    const { faults } = this.model;
-    const alone = (fault: ModelFault): Alone => ({
-      fault,
-      logPrior: pairLog(this.model, complaint, fault),
-      says: Float64Array.from([
-        Math.log(this.complaintShare([fault], complaint)),
-        ...asked.map(({ placed, check }) =>
-          meanLog(this.readingLogs(seenBy([fault], placed), placed, check, complaint)),
-        ),
-      ]),
-    });
-    const second = faults.map(alone);
-    const first = carried.length ? second.filter((a) => carried.includes(a.fault)) : second;
-    const among = { first, second, from };
-    const pairs = hopefulPairs({ ...among, goTogether: () => true, least: -Infinity, most: PAIRS_WEIGHED });
-    const twin =
-      this.model.machine.fit.cylinders === 2
-        ? hopefulPairs({ ...among, goTogether: onEitherSide, least: UNEXPLAINED, most: TWIN_PAIRS_WEIGHED })
-        : [];
-    const made = [...pairs, ...twin].map(([a, b]) => pairOf(this.model, complaint, a, b));
-    return [...new Map(made.map((h) => [h.id, h])).values()];
-  }
-
-  /** Faults that a repair has put right and that really may have been there: another may stand behind them. */
-  private carried(single: readonly { h: Hypothesis; log: number }[], story: Story): ModelFault[] {
-    return [...story.repaired].flatMap((repairId) => {
-      const own = single.filter((w) => w.h.faults[0]!.repairId === repairId);
-      const best = Math.max(...own.map((w) => w.log));
-      return own.filter((w) => Math.exp(w.log - best) > CARRIED).map((w) => w.h.faults[0]!);
-    });
   }
 
   /** log p(complaint) by all that the trails know; kept for the complaint that was asked last, as a job asks the same. */
@@ -279,9 +241,3 @@ function strataLogs(strata: Ensemble['strata'], each: Float64Array): Float64Arra
 /** Names a set of faults; asked for so often that one of them alone is not put together. */
 const nameOf = (faults: readonly ModelFault[]): string =>
   faults.length === 1 ? faults[0]!.id : faults.map((f) => f.id).join('+');
-
-const onEitherSide = ({ part: a }: ModelFault, { part: b }: ModelFault): boolean =>
-  a.cylinder !== undefined && b.cylinder !== undefined && a.cylinder !== b.cylinder;
-
-const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
-  faults.filter((f) => !placed.repaired.has(f.repairId));

@@ -9,14 +9,12 @@ import { shows } from './presence.ts';
 const NEGLIGIBLE = 1e-4;
 const NEGLIGIBLE_PAIR = 0.01;
 
+/** From so much blame on a fault accounts for the complaint; what is only there besides is not what is looked for. */
+const LOOKED_FOR = 0.5;
+
 /** The question a check should answer: which repair is next. Hypotheses with the same answer are one group. */
-export function repairGroup(w: Weighed): string {
-  if (w.remaining.length === 0) return '';
-  return w.remaining
-    .map((f) => f.repairId)
-    .sort()
-    .join('+');
-}
+export const repairGroup = (w: Weighed): string =>
+  [...new Set(w.remaining.flatMap((f, i) => (w.blame[i]! < LOOKED_FOR ? [] : f.repairId)))].sort().join('+');
 
 /** One hypothesis, laid out for counting what checks would tell. */
 interface CountedRow {

@@ -15,12 +15,16 @@ export const MEMBERS = 8;
 const EVERYONE: readonly number[] = Array.from({ length: MEMBERS }, (_, m) => m);
 /** The slightest and the severest of a fault: where neither reads unlike the sound machine, none between does. */
 const ENDS: readonly number[] = [0, MEMBERS - 1];
+/** Words and complaints may come in the middle alone: one that starves by half stalls, worse it never starts. */
+const ALONG: readonly number[] = [0, 3, 5, MEMBERS - 1];
 
 export const soundMembers = (model: Model): MachineParams[] => drawEvenly(model, MEMBERS);
 
-/** Severities that cover 0…1 evenly; a second fault takes them in another order. */
+/** Severities that cover 0…1 evenly; of several faults each takes them in another order. */
 const severity = (member: number, fault: number): number =>
-  ((fault === 0 ? member : (member * 5 + 3) % MEMBERS) + 0.5) / MEMBERS;
+  (((member * STRIDES[fault % STRIDES.length]! + 3 * fault) % MEMBERS) + 0.5) / MEMBERS;
+/** How each fault of several walks through the members: no two alike. */
+const STRIDES = [1, 5, 3, 7] as const;
 
 /** Steps of severity that readings can tell apart; what a reading says of tolerances is not carried to the next. */
 export const STRATA = 4;
@@ -99,7 +103,11 @@ export class Ensemble {
     return (this.made[member] ??= this.make(member));
   }
   private make(member: number): Scene {
-    return this.built(member, [0, 1], this.alone(member));
+    return this.built(
+      member,
+      this.faults.map((_, k) => k),
+      this.alone(member),
+    );
   }
   /** `places` are those of its faults: which takes its severities in which order. */
   private built(member: number, places: readonly number[], alone: readonly Scene[] = []): Scene {
@@ -112,8 +120,8 @@ export class Ensemble {
   }
   /** Of two faults in two parts: the machines with each. The second comes in another severity than it has by itself. */
   private alone(member: number): Scene[] {
-    const [a, b] = this.faults;
-    if (!a || !b || a.part.id === b.part.id) return [];
+    const [a, b, third] = this.faults;
+    if (!a || !b || third || a.part.id === b.part.id) return [];
     return [this.simpler[0]!.scene(member), this.simpler[1]!.second(member)];
   }
   /** A member with this fault as the second of two: in another severity than it has by itself. */
@@ -179,7 +187,7 @@ export class Ensemble {
     const without = this.sound;
     const { each, footprint } = without.observed(key, see);
     if (!ENDS.some((m) => this.scene(m).touches(footprint))) return without;
-    const asked = soft && !this.graded ? EVERYONE : ENDS;
+    const asked = soft ? (this.graded ? ALONG : EVERYONE) : ENDS;
     const seen = new Map(asked.map((m) => [m, see(this.scene(m))]));
     if (asked.every((m) => near(seen.get(m)!, each[m]!))) return without;
     return EVERYONE.map((m) => seen.get(m) ?? see(this.scene(m)));

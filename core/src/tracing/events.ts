@@ -1,3 +1,4 @@
+import type { ModelFault } from './model.ts';
 import type { By, Fix, JobEvent, Reading } from '../schema/job.ts';
 
 /** A reading with the repairs done before it: which faults it could still see. */
@@ -69,3 +70,7 @@ export function tell(events: readonly JobEvent[]): Story {
   }
   return { readings, fixes, repaired, aside };
 }
+
+/** Those of these faults that were not put right yet when it was read. */
+export const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
+  faults.filter((f) => !placed.repaired.has(f.repairId));

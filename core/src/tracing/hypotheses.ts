@@ -6,7 +6,7 @@ import { patternWeight } from './presence.ts';
 import { happenedWeight } from './happened.ts';
 import { recentWeight } from './recentWork.ts';
 
-/** One account of what is wrong: something on a trail that nobody has told, one fault, two at once. */
+/** One account of what is wrong: something on a trail that nobody has told, or a fault; and what is wrong beside it. */
 export interface Hypothesis {
   readonly id: string;
   readonly faults: readonly ModelFault[];
@@ -15,14 +15,14 @@ export interface Hypothesis {
   readonly elsewhere?: TrailName;
 }
 
-/** Shares of the whole before any reading. */
-export const SHARES = {
-  /** Two faults at once: old machines have something slight beside what they came for. Judgement. */
-  pairs: 0.08,
-  /** Something this model does not know. */
-  outside: 0.01,
-} as const;
-const REST = 1 - SHARES.pairs - SHARES.outside;
+/** Share of the whole, before any reading, of something that this model does not know. */
+export const OUTSIDE = 0.01;
+const REST = 1 - OUTSIDE;
+/**
+ * Defects that an old machine has beside the one that it came for, on the average. Each is there by its own prevalence
+ * and need not explain the complaint; one that shows in no reading is counted with the account without it. Judgement.
+ */
+const COMPANIONS = 0.6;
 
 /**
  * Share of each fault among all that can be wrong with this machine, for a pattern of complaint: its share of its own
@@ -65,18 +65,41 @@ export function elsewhere(model: Model): Hypothesis[] {
   }));
 }
 
-/** The pair of two faults, whichever is named first. */
-export function pairOf(model: Model, complaint: Complaint, a: ModelFault, b: ModelFault): Hypothesis {
-  const [x, y] = a.id < b.id ? [a, b] : [b, a];
+/** Every fault by its prevalence beside another: as often as it is met, whatever this one's complaint comes with. */
+const companions = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
+  faultPriors(model, { ...complaint, pattern: 'constant' });
+
+/** What a fault beside another brings to the prior of an account, a natural logarithm. */
+export const companionLog = (model: Model, complaint: Complaint, fault: ModelFault): number =>
+  Math.log(COMPANIONS * companions(model, complaint).get(fault)!);
+
+/** Several faults at once, whichever is named first: one of them brought it in, the others are there besides. */
+export function setOf(model: Model, complaint: Complaint, faults: readonly ModelFault[]): Hypothesis {
+  const sorted = [...faults].sort((a, b) => (a.id < b.id ? -1 : 1));
+  const priors = faultPriors(model, complaint);
+  const beside = companions(model, complaint);
+  const each = sorted.map((bringer) =>
+    sorted.reduce((p, f) => p * (f === bringer ? priors.get(f)! : COMPANIONS * beside.get(f)!), REST),
+  );
+  return { id: sorted.map((f) => f.id).join('+'), faults: sorted, prior: each.reduce((a, b) => a + b, 0) };
+}
+
+/** Something on a trail that nobody has told brought it in, and these faults are there besides. */
+export function besideElsewhere(
+  model: Model,
+  complaint: Complaint,
+  trail: TrailName,
+  faults: readonly ModelFault[],
+): Hypothesis {
+  const beside = faults.reduce((sum, f) => sum + companionLog(model, complaint, f), 0);
   return {
-    id: `${x.id}+${y.id}`,
-    faults: [x, y],
-    prior: Math.exp(pairLog(model, complaint, x) + pairLog(model, complaint, y)),
+    id: `elsewhere: ${trail}+${faults.map((f) => f.id).join('+')}`,
+    faults,
+    elsewhere: trail,
+    prior: REST * model.trailShares[trail] * Math.exp(beside),
   };
 }
 
-/** What one fault brings to the prior of a pair, a natural logarithm: pairs are a share of what is told of the machine. */
-export function pairLog(model: Model, complaint: Complaint, fault: ModelFault): number {
-  const told = model.machine.trails.reduce((sum, t) => sum + model.trailShares[t.id], 0);
-  return Math.log(faultPriors(model, complaint).get(fault)!) + Math.log((SHARES.pairs * 2) / told) / 2;
-}
+/** What either of two brings to the prior of their pair, as if the complaint came with both alike; a logarithm. */
+export const halfOfPairLog = (model: Model, complaint: Complaint, fault: ModelFault): number =>
+  Math.log(faultPriors(model, complaint).get(fault)!) + Math.log(2 * COMPANIONS * REST) / 2;

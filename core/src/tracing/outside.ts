@@ -1,12 +1,17 @@
 import type { Check } from '../trails/checks.ts';
 import type { Complaint, Reading } from '../schema/job.ts';
 import { saidOf } from '../engine/complaint.ts';
-import type { Story } from './events.ts';
-import { SHARES } from './hypotheses.ts';
-import { HANDS } from './likelihood.ts';
+import type { PlacedReading, Story } from './events.ts';
+import { OUTSIDE } from './hypotheses.ts';
+import { HANDS, type Hands } from './likelihood.ts';
 import { logSum } from './logs.ts';
 import { unclaimedAgain } from './repeated.ts';
 
+/**
+ * Share of checks whose reading something that no trail knows has changed, and anyhow; the others read as on a sound
+ * machine. What a known fault would read exactly so is that fault, not something unknown that happens to. Judgement.
+ */
+const TOUCHED = 0.25;
 /** p(complaint) from something that no trail knows. */
 const UNKNOWN_EXPLAINS = 0.25;
 
@@ -22,15 +27,21 @@ export function outsideLog(
   complaint: Complaint,
   complained: number,
   checkOf: (id: string) => Check | undefined,
+  soundly: (placed: PlacedReading, check: Check, hands: Hands) => number,
 ): number {
   const explains = Math.min(saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS), complained);
-  const prior = Math.log(SHARES.outside) + explains;
+  const prior = Math.log(OUTSIDE) + explains;
   return logSum(
     HANDS.map((hands) => {
       let log = prior + Math.log(hands.share);
-      for (const { reading, earlier } of story.readings) {
+      for (const placed of story.readings) {
+        const { reading, earlier } = placed;
         const check = checkOf(reading.checkId);
-        if (check) log += Math.log(unclaimedAgain(check, values(earlier), reading.value, hands));
+        if (!check) continue;
+        const any = unclaimedAgain(check, values(earlier), reading.value, hands);
+        // What the engine does as a whole it may do for a reason that nobody knows.
+        const touched = check.whole ? 1 : TOUCHED;
+        log += Math.log(touched * any + (1 - touched) * soundly(placed, check, hands));
       }
       return log;
     }),

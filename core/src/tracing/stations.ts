@@ -2,7 +2,7 @@ import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
 import type { ModelFault } from './model.ts';
-import { faultShares } from './suspects.ts';
+import { faultShares, presentShares } from './suspects.ts';
 
 /**
  * What is known of a station: `proven` by readings that its faults would have changed, `cleared` because something else
@@ -30,7 +30,8 @@ const DISPROVED = Math.log(1 / 6);
 /** Belief by station. */
 export function stationShares(belief: Belief): Map<string, number> {
   const shares = new Map<string, number>();
-  for (const [{ part }, mass] of faultShares(belief)) shares.set(part.station, (shares.get(part.station) ?? 0) + mass);
+  for (const [{ part }, mass] of presentShares(belief))
+    shares.set(part.station, (shares.get(part.station) ?? 0) + mass);
   return shares;
 }
 

@@ -9,7 +9,7 @@ import { CRANKED } from '../__tests__/crankMachines.ts';
 import { entryOf, tell } from './events.ts';
 import { buildModel } from './model.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
-import { elsewhere, pairOf, SHARES, singles } from './hypotheses.ts';
+import { elsewhere, OUTSIDE, setOf, singles } from './hypotheses.ts';
 import { patternWeight, shows } from './presence.ts';
 import { Tracer } from './trace.ts';
 
@@ -43,10 +43,10 @@ describe('the events of a job in order', () => {
 });
 
 describe('what is thought before any reading', () => {
-  it('leaves room for two faults, the trails that nobody has told, and the unknown', () => {
+  it('leaves room for the trails that nobody has told, and for the unknown', () => {
     const sum = singles(model, noFire).reduce((s, h) => s + h.prior, 0);
     const others = elsewhere(model).reduce((s, h) => s + h.prior, 0);
-    expect(sum + others + SHARES.pairs + SHARES.outside).toBeCloseTo(1, 9);
+    expect(sum + others + OUTSIDE).toBeCloseTo(1, 9);
   });
   it('pairs never join two ways of failing of one part, nor count a pair twice', () => {
     const alone = model.faults.slice(0, 8).map((f): Alone => ({ fault: f, logPrior: -3, says: new Float64Array(2) }));
@@ -79,7 +79,7 @@ describe('what is thought before any reading', () => {
     expect(found).toEqual(wanted.slice(0, 24).map(({ a, b }) => [a.fault, b.fault]));
   });
   it('a pair is far rarer than either of its faults', () => {
-    const pair = pairOf(model, noFire, fault('points.burnt'), fault('ballast.open'));
+    const pair = setOf(model, noFire, [fault('points.burnt'), fault('ballast.open')]);
     const single = singles(model, noFire).find((h) => h.id === 'ballast.open')!;
     expect(pair.prior).toBeLessThan(single.prior / 10);
     expect(pair.prior).toBeGreaterThan(0);

@@ -1,7 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import type { House } from '../schema/house.ts';
 import type { Complaint } from '../schema/job.ts';
-import type { Belief, Weigher } from './belief.ts';
+import type { Belief, Weighed, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
 import { likelihood } from './likelihood.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
@@ -24,12 +24,16 @@ export interface Suspect {
   readonly evidence: readonly Evidence[];
 }
 
-/** Belief in each fault that is still there, alone or in company. */
-export function faultShares(belief: Belief): Map<ModelFault, number> {
+const sharesBy = (belief: Belief, of: (w: Weighed, i: number) => number): Map<ModelFault, number> => {
   const shares = new Map<ModelFault, number>();
-  for (const w of belief.weighed) for (const f of w.remaining) shares.set(f, (shares.get(f) ?? 0) + w.mass);
+  for (const w of belief.weighed) w.remaining.forEach((f, i) => shares.set(f, (shares.get(f) ?? 0) + of(w, i)));
   return shares;
-}
+};
+/** Belief in each fault that is still there as what accounts for the complaint, alone or in company. */
+export const faultShares = (belief: Belief): Map<ModelFault, number> =>
+  sharesBy(belief, (w, i) => w.mass * w.blame[i]!);
+/** Belief that each fault is there at all. */
+export const presentShares = (belief: Belief): Map<ModelFault, number> => sharesBy(belief, (w) => w.mass);
 
 /** The likeliest way of failing that a repair mends. */
 export const guiltyOf = (repair: ModelRepair, belief: Belief): ModelFault | undefined =>

@@ -45,7 +45,10 @@ const LOOKAHEAD = 8;
 export function repairShares(model: Model, belief: Belief, house: House): RepairShare[] {
   const shares = new Map<string, number>();
   for (const w of belief.weighed)
-    for (const id of new Set(w.remaining.map((f) => f.repairId))) shares.set(id, (shares.get(id) ?? 0) + w.mass);
+    for (const id of new Set(w.remaining.map((f) => f.repairId))) {
+      const blame = Math.max(...w.blame.filter((_, i) => w.remaining[i]!.repairId === id));
+      shares.set(id, (shares.get(id) ?? 0) + w.mass * blame);
+    }
   return [...shares]
     .map(([id, share]) => {
       const repair = model.repairs.get(id)!;

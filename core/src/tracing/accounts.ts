@@ -1,0 +1,99 @@
+import { saidOf } from '../engine/complaint.ts';
+import type { Complaint } from '../schema/job.ts';
+import type { Weigher } from './belief.ts';
+import { seenBy, type Story } from './events.ts';
+import { GENERATIONS, grow, type Base } from './growing.ts';
+import { hopefulPairs, type Alone } from './hopeful.ts';
+import { halfOfPairLog, setOf, type Hypothesis } from './hypotheses.ts';
+import { meanLog } from './logs.ts';
+import type { ModelFault } from './model.ts';
+
+/** How many pairs behind a repair, and of a twin with a fault on either side, are simulated. */
+const PAIRS_WEIGHED = 24;
+const TWIN_PAIRS_WEIGHED = 40;
+/** So far behind the leading single fault, a natural logarithm, a pair is left out even if all that speaks for it does. */
+const HOPELESS = 7;
+/** What neither explains costs a twin's pair no more than this, a natural logarithm. */
+const UNEXPLAINED = Math.log(0.3);
+/** A repaired fault below this share of its repair's belief is not carried on into pairs. */
+const CARRIED = 0.02;
+
+const onEitherSide = ({ part: a }: ModelFault, { part: b }: ModelFault): boolean =>
+  a.cylinder !== undefined && b.cylinder !== undefined && a.cylinder !== b.cylinder;
+
+/** Faults that a repair has put right and that really may have been there: another may stand behind them. */
+function carriedOver(single: readonly Base[], story: Story): ModelFault[] {
+  return [...story.repaired].flatMap((repairId) => {
+    const own = single.filter((w) => w.h.faults[0]!.repairId === repairId);
+    const best = Math.max(...own.map((w) => w.log));
+    return own.filter((w) => Math.exp(w.log - best) > CARRIED).map((w) => w.h.faults[0]!);
+  });
+}
+
+/** What faults say of each symptom and then of each reading, as natural logarithms; each asked once. */
+function sayings(weigher: Weigher, story: Story, complaint: Complaint) {
+  const { also: _second, ...one } = complaint;
+  const symptoms = saidOf(complaint).map((symptom): Complaint => ({ ...one, symptom }));
+  const asked = story.readings.flatMap((placed) => {
+    const check = weigher.check(placed.reading.checkId);
+    return check ? [{ placed, check }] : [];
+  });
+  return (faults: readonly ModelFault[]): Float64Array =>
+    Float64Array.from([
+      ...symptoms.map((told) => Math.log(weigher.complaintShare(faults, told))),
+      ...asked.map(({ placed, check }) =>
+        meanLog(weigher.readingLogs(seenBy(faults, placed), placed, check, complaint)),
+      ),
+    ]);
+}
+
+/**
+ * Accounts of more than one fault that are worth simulating, each weighed as it is made: those that grow from what a
+ * simpler one leaves unexplained, up to four faults; behind a repair, whatever what was repaired may have hidden; on a
+ * twin, pairs that stop a cylinder each, for together they explain what neither does alone.
+ */
+export function furtherAccounts<T extends Base>(
+  weigher: Weigher,
+  story: Story,
+  complaint: Complaint,
+  first: readonly T[],
+  weigh: (h: Hypothesis) => T,
+): T[] {
+  const { model } = weigher;
+  const says = sayings(weigher, story, complaint);
+  const alone = new Map(model.faults.map((f) => [f, says([f])]));
+  const single = first.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
+  const made = new Map<string, T>();
+  const add = (all: readonly Hypothesis[]): T[] =>
+    all
+      .filter((h) => !made.has(h.id))
+      .map((h) => {
+        const weighed = weigh(h);
+        made.set(h.id, weighed);
+        return weighed;
+      });
+
+  const rows = [...alone].map(([fault, row]): Alone => ({
+    fault,
+    logPrior: halfOfPairLog(model, complaint, fault),
+    says: row,
+  }));
+  const carried = carriedOver(single, story);
+  const among = {
+    first: carried.length ? rows.filter((a) => carried.includes(a.fault)) : rows,
+    second: rows,
+    from: (single[0]?.log ?? -Infinity) - HOPELESS,
+  };
+  const pairs = (more: { goTogether: (a: ModelFault, b: ModelFault) => boolean; least: number; most: number }) =>
+    add(hopefulPairs({ ...among, ...more }).map((pair) => setOf(model, complaint, pair)));
+  if (carried.length) pairs({ goTogether: () => true, least: -Infinity, most: PAIRS_WEIGHED });
+  if (model.machine.fit.cylinders === 2)
+    pairs({ goTogether: onEitherSide, least: UNEXPLAINED, most: TWIN_PAIRS_WEIGHED });
+
+  let bases: readonly T[] = first;
+  for (let generation = 0; generation < GENERATIONS && bases.length > 0; generation++) {
+    const known = [...made.values()].filter((w) => w.h.faults.length === generation + 2);
+    bases = [...known, ...add(grow(model, complaint, bases, generation, alone, says))];
+  }
+  return [...made.values()];
+}

@@ -1,0 +1,76 @@
+import { saidOf } from '../engine/complaint.ts';
+import type { Complaint } from '../schema/job.ts';
+import type { TrailName } from '../schema/symptoms.ts';
+import { besideElsewhere, companionLog, setOf, type Hypothesis } from './hypotheses.ts';
+import type { Model, ModelFault } from './model.ts';
+
+/** What an account says of each symptom and of each reading, as natural logarithms; a row for each. */
+export type Says = (faults: readonly ModelFault[]) => Float64Array;
+
+/** An account as it was weighed: what grows from it starts from here. */
+export interface Base {
+  readonly h: Hypothesis;
+  readonly log: number;
+}
+
+/** Accounts from which others grow, and that are made anew in each generation: of one fault more each time. */
+const GROWN_FROM = [40, 8, 5] as const;
+const MADE = [24, 10, 6] as const;
+export const GENERATIONS = MADE.length;
+/** So far behind the best account, a natural logarithm, one is not worth simulating. */
+const HOPELESS = 7;
+/** A fault is taken in where it makes what was read no less likely than this, against the account without it. */
+const WORTH_TAKING = -2;
+
+interface Candidate {
+  readonly base: Hypothesis;
+  readonly fault: ModelFault;
+  readonly hope: number;
+}
+
+/** One of several ways of failing of a part is there already. */
+const fits = (faults: readonly ModelFault[], { part }: ModelFault): boolean =>
+  faults.every((f) => f.part.id !== part.id);
+const keyOf = (trail: TrailName | undefined, faults: readonly ModelFault[]): string =>
+  [trail ?? '', ...faults.map((f) => f.id).sort()].join('+');
+
+/**
+ * The accounts of one fault more that are worth simulating, best first: each base with what would explain what it leaves
+ * unexplained, as if the better of the two spoke for each symptom and each reading. What explains nothing more than its
+ * base is no other account.
+ */
+export function grow(
+  model: Model,
+  complaint: Complaint,
+  weighed: readonly Base[],
+  generation: number,
+  alone: ReadonlyMap<ModelFault, Float64Array>,
+  says: Says,
+): Hypothesis[] {
+  const symptoms = saidOf(complaint).length;
+  const bases = [...weighed].sort((a, b) => b.log - a.log).slice(0, GROWN_FROM[generation]);
+  const bar = (bases[0]?.log ?? 0) - HOPELESS;
+  const best = new Map<string, Candidate>();
+  for (const { h, log } of bases) {
+    const own = h.faults.length === 1 ? alone.get(h.faults[0]!)! : says(h.faults);
+    for (const [fault, row] of alone) {
+      if (!fits(h.faults, fault)) continue;
+      let gain = companionLog(model, complaint, fault);
+      // By what lies on a trail that nobody told the complaint is explained already.
+      for (let k = h.elsewhere ? symptoms : 0; k < row.length; k++) if (row[k]! > own[k]!) gain += row[k]! - own[k]!;
+      const hope = log + gain;
+      if (gain < WORTH_TAKING || hope < bar) continue;
+      const key = keyOf(h.elsewhere, [...h.faults, fault]);
+      if (!(hope <= (best.get(key)?.hope ?? -Infinity))) best.set(key, { base: h, fault, hope });
+    }
+  }
+  return [...best.values()]
+    .sort((a, b) => b.hope - a.hope)
+    .slice(0, MADE[generation])
+    .map(({ base, fault }) => {
+      const faults = [...base.faults, fault];
+      return base.elsewhere
+        ? besideElsewhere(model, complaint, base.elsewhere, faults)
+        : setOf(model, complaint, faults);
+    });
+}
