@@ -1,7 +1,8 @@
 import { saidOf } from '../engine/complaint.ts';
 import type { Complaint } from '../schema/job.ts';
+import type { Check } from '../trails/checks.ts';
 import type { Weigher } from './belief.ts';
-import { seenBy, type Story } from './events.ts';
+import { seenBy, type PlacedReading, type Story } from './events.ts';
 import { GENERATIONS, grow, type Base } from './growing.ts';
 import { hopefulPairs, type Alone } from './hopeful.ts';
 import { halfOfPairLog, setOf, type Hypothesis } from './hypotheses.ts';
@@ -30,20 +31,26 @@ function carriedOver(single: readonly Base[], story: Story): ModelFault[] {
   });
 }
 
-/** What faults say of each symptom and then of each reading, as natural logarithms; each asked once. */
+/** What faults say of each symptom and then of each check, all its readings together, as natural logarithms. */
 function sayings(weigher: Weigher, story: Story, complaint: Complaint) {
   const { also: _second, ...one } = complaint;
   const symptoms = saidOf(complaint).map((symptom): Complaint => ({ ...one, symptom }));
-  const asked = story.readings.flatMap((placed) => {
+  const asked = new Map<string, { check: Check; all: PlacedReading[] }>();
+  for (const placed of story.readings) {
     const check = weigher.check(placed.reading.checkId);
-    return check ? [{ placed, check }] : [];
-  });
+    if (!check) continue;
+    const key = `${check.id} after ${placed.repaired.size}`;
+    const own = asked.get(key);
+    if (own) own.all.push(placed);
+    else asked.set(key, { check, all: [placed] });
+  }
   return (faults: readonly ModelFault[]): Float64Array =>
     Float64Array.from([
       ...symptoms.map((told) => Math.log(weigher.complaintShare(faults, told))),
-      ...asked.map(({ placed, check }) =>
-        meanLog(weigher.readingLogs(seenBy(faults, placed), placed, check, complaint)),
-      ),
+      ...[...asked.values()].map(({ check, all }) => {
+        const each = all.map((p) => weigher.readingLogs(seenBy(faults, p), p, check, complaint));
+        return meanLog(each[0]!.map((_, step) => each.reduce((sum, logs) => sum + logs[step]!, 0)));
+      }),
     ]);
 }
 

@@ -9,6 +9,7 @@ import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
 import { evidenceOf } from './settingEvidence.ts';
 import { seenBy, tell, type PlacedReading, type Story } from './events.ts';
 import { blameOf } from './blame.ts';
+import { cured } from './cured.ts';
 import { furtherAccounts } from './accounts.ts';
 import { elsewhere, singles, type Hypothesis } from './hypotheses.ts';
 import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
@@ -194,6 +195,7 @@ export class Weigher {
       ...weighed,
       ...furtherAccounts(this, story, complaint, weighed, (h) => this.weigh(h, story, complaint)),
     ];
+    const gone = cured(complaint, story);
     const brings = (fault: ModelFault, told: Complaint) => this.complaintShare([fault], told);
     const unknown = outsideLog(
       story,
@@ -213,7 +215,10 @@ export class Weigher {
           id: w.h.id,
           faults: w.h.faults,
           remaining,
-          blame: blameOf(remaining, w.h.elsewhere, complaint, brings),
+          blame:
+            gone && remaining.length < w.h.faults.length
+              ? remaining.map(() => 0)
+              : blameOf(remaining, w.h.elsewhere, complaint, brings),
           elsewhere: w.h.elsewhere,
           mass: Math.exp(w.log - top) / total,
           strata: w.strata,

@@ -16,6 +16,10 @@ const LOOKED_FOR = 0.5;
 export const repairGroup = (w: Weighed): string =>
   [...new Set(w.remaining.flatMap((f, i) => (w.blame[i]! < LOOKED_FOR ? [] : f.repairId)))].sort().join('+');
 
+/** Belief that nothing on the trails that are told is what is looked for, against all that is known; what is unknown lies nowhere. */
+export const soundShare = ({ weighed, outside }: Belief): number =>
+  weighed.reduce((sum, w) => sum + (repairGroup(w) === '' ? w.mass : 0), 0) / (1 - outside);
+
 /** One hypothesis, laid out for counting what checks would tell. */
 interface CountedRow {
   readonly group: number;

@@ -28,7 +28,7 @@ describe('a drowned or seized cylinder', () => {
     expect(hand).toBeLessThan(first);
     for (const r of ranked) expect(r.cautions.includes('drowned cylinder'), r.id).toBe(turns(r.id) || isHand(r.id));
   });
-  const isHand = (id: string) => id === 'plugs-out-by-hand' || id === 'crank-by-hand';
+  const isHand = (id: string) => ['plugs-out-by-hand', 'crank-by-hand', 'crank-pinion'].includes(id);
   it('what was under water asks for it whatever it is brought in for', () => {
     expect(mayBeHeld(noFire)).toBe(false);
     expect(mayBeHeld({ ...noFire, happened: ['under water'] })).toBe(true);

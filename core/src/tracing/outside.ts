@@ -12,6 +12,8 @@ import { unclaimedAgain } from './repeated.ts';
  * machine. What a known fault would read exactly so is that fault, not something unknown that happens to. Judgement.
  */
 const TOUCHED = 0.25;
+/** What the engine does as a whole it may do for a reason that nobody knows. */
+export const touchedShare = (check: Check): number => (check.whole ? 1 : TOUCHED);
 /** p(complaint) from something that no trail knows. */
 const UNKNOWN_EXPLAINS = 0.25;
 
@@ -34,14 +36,21 @@ export function outsideLog(
   return logSum(
     HANDS.map((hands) => {
       let log = prior + Math.log(hands.share);
+      // One check it has touched or not, however often that was read.
+      const asked = new Map<string, { check: Check; any: number; sound: number }>();
       for (const placed of story.readings) {
-        const { reading, earlier } = placed;
+        const { reading, earlier, repaired } = placed;
         const check = checkOf(reading.checkId);
         if (!check) continue;
-        const any = unclaimedAgain(check, values(earlier), reading.value, hands);
-        // What the engine does as a whole it may do for a reason that nobody knows.
-        const touched = check.whole ? 1 : TOUCHED;
-        log += Math.log(touched * any + (1 - touched) * soundly(placed, check, hands));
+        const key = `${check.id} after ${repaired.size}`;
+        const own = asked.get(key) ?? { check, any: 1, sound: 1 };
+        own.any *= unclaimedAgain(check, values(earlier), reading.value, hands);
+        own.sound *= soundly(placed, check, hands);
+        asked.set(key, own);
+      }
+      for (const { check, any, sound } of asked.values()) {
+        const touched = touchedShare(check);
+        log += Math.log(touched * any + (1 - touched) * sound);
       }
       return log;
     }),

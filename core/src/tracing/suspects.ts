@@ -3,7 +3,9 @@ import type { House } from '../schema/house.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weighed, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
-import { likelihood } from './likelihood.ts';
+import { likelihood, unclaimed } from './likelihood.ts';
+import { meanLog } from './logs.ts';
+import { touchedShare } from './outside.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
 import { costOf } from './repairCost.ts';
 import { memberWeights } from './ensemble.ts';
@@ -122,7 +124,10 @@ export function strayReadings(weigher: Weigher, belief: Belief, complaint: Compl
     const { reading, repaired } = placed;
     const check = weigher.check(reading.checkId);
     if (!check) return [];
-    let chance = belief.outside;
+    const sound = Math.exp(meanLog(weigher.readingLogs([], placed, check, complaint)));
+    const touched = touchedShare(check) * unclaimed(check, reading.value);
+    // What nobody knows has changed the reading, or has left it as it is.
+    let chance = (belief.outside * touched) / (touched + (1 - touchedShare(check)) * sound);
     for (const w of belief.weighed) {
       if (w.mass < 1e-4) continue;
       const seen = w.faults.filter((f) => !repaired.has(f.repairId));

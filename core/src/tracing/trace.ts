@@ -5,7 +5,7 @@ import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
-import { count, countTwo, information, outcomeTable } from './counting.ts';
+import { count, countTwo, information, outcomeTable, soundShare } from './counting.ts';
 import { opened, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { decidingLooks, isLong, lookFirst } from './decidingLook.ts';
 import { costOf } from './repairCost.ts';
@@ -126,7 +126,7 @@ export class Tracer {
     const walked = inOrderOf(this.house.policy, this.model, belief, ranked);
     const inOrder = byHandFirst(complaint, belief.story) ? handFirst(this.model.machine, walked) : walked;
     // Put right, then tried: before anything is measured again the engine itself is asked, where it may be mended at all.
-    return soundOf(belief) < MENDED_FROM ? inOrder : [...inOrder].sort((a, b) => tries(b) - tries(a));
+    return soundShare(belief) < MENDED_FROM ? inOrder : [...inOrder].sort((a, b) => tries(b) - tries(a));
   }
 
   /** Done, and what this engine cannot be asked as it is. */
@@ -269,7 +269,7 @@ export class Tracer {
       stations: stationStates(this.weigher, belief, this.before(complaint), complaint),
       verdict: this.verdict(belief, complaint, now, ranked),
       ranked,
-      sound: soundOf(belief),
+      sound: soundShare(belief),
       outside: belief.outside,
       trails: trailBelief(belief),
       atOdds,
@@ -289,9 +289,6 @@ export class Tracer {
   }
 }
 
-/** Belief that nothing wrong is left. */
-const soundOf = (belief: Belief): number =>
-  belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0);
 /** Less likely mended than this, the engine need not be asked again what a reading has just shown. */
 const MENDED_FROM = 0.02;
 const tries = (ranked: RankedCheck): number => Number(ranked.check.id === TRY_IT);

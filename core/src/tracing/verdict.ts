@@ -3,7 +3,7 @@ import type { House } from '../schema/house.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
-import type { outcomeTable } from './counting.ts';
+import { soundShare, type outcomeTable } from './counting.ts';
 import type { RankedCheck } from './nextCheck.ts';
 import { costOf } from './repairCost.ts';
 
@@ -36,8 +36,8 @@ const RETEST_MINUTES = 4;
 const CHEAP_FROM = 0.97;
 /** A wrong repair costs more than its price: a good part is thrown away and trust is lost. */
 const WRONG_FACTOR = 3;
-/** "Nothing is wrong here" sends the mechanic to another trail: the doubt left must be this much smaller. */
-const SOUND_STRICTER = 0.25;
+/** "Nothing is wrong here" sends the mechanic to another trail: the doubt left must be so much smaller, and smaller still where few readings were taken. */
+const SOUND_STRICTER = { first: 0.1, later: 0.5, from: 8 } as const;
 /** Nothing known fits: said only when readings have been taken again and it still does not. */
 const OUTSIDE_FROM = 0.9;
 const LOOKAHEAD = 8;
@@ -62,8 +62,6 @@ export const elsewhereShares = (belief: Belief): TrailShare[] =>
   belief.weighed
     .flatMap((w) => (w.elsewhere ? [{ trail: w.elsewhere, share: w.mass }] : []))
     .sort((a, b) => b.share - a.share);
-
-const soundShare = (belief: Belief) => belief.weighed.reduce((sum, w) => sum + (w.remaining.length ? 0 : w.mass), 0);
 
 /** Loss expected from doing the best repair of a distribution over groups of repairs, in money. */
 function lossOf(groups: ReadonlyMap<string, number>, costs: ReadonlyMap<string, number>, retest: number): number {
@@ -97,7 +95,7 @@ function lossAfter(
 /** From here on asking must be able to change what is done. */
 const DECIDING_FROM = 0.9;
 /** And from here on, being sent to another trail must. */
-const SOUND_DUE = 0.992;
+const SOUND_DUE = 0.985;
 /** An outcome less likely than this is not waited for. */
 const OUTCOME_FROM = 0.01;
 
@@ -152,7 +150,8 @@ export function judge(
   const sound = soundShare(belief);
   if (belief.outside > OUTSIDE_FROM) return { kind: 'outside', share: belief.outside };
   // After a repair the prove-out asks for itself what must still pass.
-  const strictness = belief.story.fixes.length > 0 ? 1 : SOUND_STRICTER;
+  const looked = belief.story.readings.length >= SOUND_STRICTER.from;
+  const strictness = belief.story.fixes.length > 0 ? 1 : looked ? SOUND_STRICTER.later : SOUND_STRICTER.first;
   if (sound >= 1 - (1 - house.sureness) * strictness)
     return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
   if (best && best.share >= house.sureness) return { kind: 'fix', repair: best.repair, share: best.share, why: 'sure' };
@@ -167,7 +166,11 @@ export function judge(
       : { kind: 'nothing left to check' };
   }
   // Asking that cannot send it elsewhere than to another trail is over a little sooner than asking that could.
-  if (sound >= SOUND_DUE && !useful.slice(0, LOOKAHEAD).some((r) => changesMind(tableOf(r), '', SENT_AWAY_FROM)))
+  if (
+    looked &&
+    sound >= SOUND_DUE &&
+    !useful.slice(0, LOOKAHEAD).some((r) => changesMind(tableOf(r), '', SENT_AWAY_FROM))
+  )
     return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
   if (!best || best.share < DECIDING_FROM) return { kind: 'check' };
   // Asking that cannot change what is done is only asking.

@@ -84,7 +84,7 @@ export const heavyJoint: PartKind<'ohms'> = {
       id: 'off',
       leap: true,
       label: 'off, or so loose that nothing gets through',
-      weight: 0.6,
+      weight: 0.4,
       byHand: true,
       repair: 'clean',
       comesWith: 'shaking',

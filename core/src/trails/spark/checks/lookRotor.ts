@@ -23,7 +23,7 @@ export const lookRotor: CheckMaker = () => [
           [
             ['spring gone', seen(spring, 0.97)],
             ['tip burnt short', seen(rotor.gapVolts > 6e3 && !spring, 0.95)],
-            ['carbon track', seen((rotor.carbonOhms ?? Infinity) < TRACKED_OHMS, 0.85)],
+            ['carbon track', seen((rotor.carbonOhms ?? Infinity) < TRACKED_OHMS, 0.93)],
             ['burnt through', seen(rotor.flashVolts < 10e3, 0.35)],
           ],
           'sound',

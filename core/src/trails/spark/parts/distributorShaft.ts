@@ -22,7 +22,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
       id: 'sheared',
       leap: true,
       label: 'its drive broken: the rotor stands still',
-      weight: 0.5,
+      weight: 0.4,
       repair: 'drive',
       comesWith: 'shaking',
       apply: (p, s) => ({ ...p, still: s < 0.5 ? STANDS.shut : STANDS.open }),
@@ -30,7 +30,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
     {
       id: 'worn',
       label: 'its bushes worn: it wobbles',
-      weight: 1,
+      weight: 0.5,
       repair: 'bushes',
       apply: (p, s) => ({ ...p, playMetres: between(0.15e-3, 0.5e-3, s) }),
     },

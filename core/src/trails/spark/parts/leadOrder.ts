@@ -26,7 +26,7 @@ export const leadOrder: PartKind<'swapped', 'crossed'> = {
       id: 'crossed',
       leap: true,
       label: 'two lie together: the spark jumps across',
-      weight: 0.5,
+      weight: 0.3,
       repair: 'part',
       comesWith: 'damp',
       apply: (p, severity, fit) => ({ ...p, crossed: 1 + Math.floor(severity * fit.cylinders * 0.999) }),

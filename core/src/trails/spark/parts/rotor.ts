@@ -48,7 +48,7 @@ export const rotor: PartKind<'gapVolts' | 'flashVolts', 'carbonOhms' | 'springGo
     {
       id: 'carboned',
       label: 'a carbon track along it',
-      weight: 0.7,
+      weight: 0.4,
       repair: 'replace',
       from: { carbonOhms: 1e9 },
       apply: (p, s) => ({ ...p, carbonOhms: logBetween(250e3, 15e3, s) }),
