@@ -37,7 +37,7 @@ const CHEAP_FROM = 0.97;
 /** A wrong repair costs more than its price: a good part is thrown away and trust is lost. */
 const WRONG_FACTOR = 3;
 /** "Nothing is wrong here" sends the mechanic to another trail: the doubt left must be so much smaller, and smaller still where few readings were taken. */
-const SOUND_STRICTER = { first: 0.1, later: 0.5, from: 8 } as const;
+const SOUND_STRICTER = { first: 0.1, later: 0.45, from: 8 } as const;
 /** Nothing known fits: said only when readings have been taken again and it still does not. */
 const OUTSIDE_FROM = 0.9;
 const LOOKAHEAD = 8;
@@ -95,7 +95,7 @@ function lossAfter(
 /** From here on asking must be able to change what is done. */
 const DECIDING_FROM = 0.9;
 /** And from here on, being sent to another trail must. */
-const SOUND_DUE = 0.985;
+const SOUND_DUE = 0.99;
 /** An outcome less likely than this is not waited for. */
 const OUTCOME_FROM = 0.01;
 
