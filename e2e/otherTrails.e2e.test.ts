@@ -16,7 +16,7 @@ describe('the fuel trail', () => {
     await go(page, '/jobs/net-boat-1/trace');
     await page.waitForSelector('ol[aria-label="Trail"]');
     expect(await openTab(page)).toContain('Fuel');
-    expect(await traceToVerdict(page, new Player('netboat', ['fuel-needle.leaks'], 87))).toBe(
+    expect(await traceToVerdict(page, new Player('netboat', ['fuel-needle.leaks'], 3))).toBe(
       'Enough: clean or renew needle and seat',
     );
     expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Needle');
@@ -41,7 +41,7 @@ describe('the fuel trail', () => {
   it('a mower that stalls after minutes: the cap is opened, and the vent is called, on a phone', async () => {
     const { page, faults } = await openWindow(browser, { width: 390, height: 844 });
     await go(page, '/jobs/mower-1/trace');
-    expect(await traceToVerdict(page, new Player('mower', ['fuel-vent.blocked'], 91))).toBe(
+    expect(await traceToVerdict(page, new Player('mower', ['fuel-vent.blocked'], 3))).toBe(
       'Enough: clear the tank’s vent',
     );
     expect(await axe(page)).toEqual([]);
@@ -89,7 +89,7 @@ describe('the timing trail', () => {
   it('no pull: begun among fuel, spark and timing, found at weights that do not move', async () => {
     const { page, faults } = await openWindow(browser);
     await go(page, '/jobs/coupe-1/trace');
-    expect(await traceToVerdict(page, new Player('coupe', ['timing-weights.seized'], 20))).toBe(
+    expect(await traceToVerdict(page, new Player('coupe', ['timing-weights.seized'], 13))).toBe(
       'Enough: free and oil the weights',
     );
     expect(await openTab(page)).toContain('Timing');
@@ -115,7 +115,7 @@ describe('the stop trail', () => {
 describe('air and timing together', () => {
   it('an idle that hunts from a leak while the timing is late as well: one behind the other', async () => {
     const { page, faults } = await openWindow(browser);
-    const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 45);
+    const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 17);
     await go(page, '/jobs/coupe-2/trace');
     // Which of the two is found first is a matter of what was read: the other stands behind it.
     const calls = {
@@ -145,7 +145,7 @@ describe('the compression trail', () => {
     await go(page, '/jobs/coupe-3/trace');
     await page.waitForSelector('ol[aria-label="Trail"]');
     expect(await openTab(page)).toContain('Compression');
-    expect(await traceToVerdict(page, new Player('coupe', ['compression-exhaust-3.burnt'], 47), 30)).toBe(
+    expect(await traceToVerdict(page, new Player('coupe', ['compression-exhaust-3.burnt'], 3), 30)).toBe(
       'Enough: take the head off, grind or renew the valve',
     );
     expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Valves');
