@@ -45,9 +45,7 @@ describe('one machine, many trails', () => {
     await choose(page, 'Spark');
     await page.waitForSelector('ol[aria-label="Trail"] li:nth-child(8)');
     await sees(page, 'Module');
-    expect(await traceToVerdict(page, new Player('roadster', ['strap.corroded'], 7))).toBe(
-      'Enough: clean and tighten',
-    );
+    expect(await traceToVerdict(page, new Player('roadster', ['strap.corroded'], 7))).toBe('Enough: clean and tighten');
     await choose(page, 'Crank');
     expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Engine strap');
     expect(faults).toEqual([]);
