@@ -23,7 +23,7 @@ const ON_THE_NOSE: Readonly<Record<PlugLook, React.ReactNode>> = {
     </>
   ),
   'wide gap': <path d="M30 21v9M28 23l2-2 2 2M28 28l2 2 2-2" />,
-  'narrow gap': <path d="M30 14v5M28 17l2 2 2-2M30 33v-5M28 30l2-2 2 2" />,
+  'narrow gap': <path d="M33 14v5M31 17l2 2 2-2M33 33v-5M31 30l2-2 2 2" />,
   bridged: <path d="M16 21h4v5h-4z" fill="currentColor" />,
   cracked: <path d="M17 9l3 3-4 2 3 3-3 2" />,
 };
