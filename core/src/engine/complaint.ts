@@ -7,6 +7,12 @@ import { HARDLY, symptom } from './symptoms/index.ts';
 export const saidOf = ({ symptom: one, also }: Complaint): readonly SymptomId[] =>
   also && also !== one ? [one, also] : [one];
 
+/** A complaint of each of its symptoms by itself. */
+export function eachSymptom(complaint: Complaint): Complaint[] {
+  const { also: _second, ...one } = complaint;
+  return saidOf(complaint).map((symptom) => ({ ...one, symptom }));
+}
+
 const isMomentary = ({ pattern }: Complaint): boolean => pattern === 'now-and-then';
 /** Names what is complained of; complaints with the same name are as likely as one another. */
 export const complaintKey = (complaint: Complaint): string =>

@@ -1,11 +1,10 @@
-import { saidOf } from '../engine/complaint.ts';
+import { eachSymptom } from '../engine/complaint.ts';
 import type { Complaint } from '../schema/job.ts';
-import type { Check } from '../trails/checks.ts';
 import type { Weigher } from './belief.ts';
-import { seenBy, type PlacedReading, type Story } from './events.ts';
+import { byCheck, seenBy, type Story } from './events.ts';
 import { GENERATIONS, grow, type Base } from './growing.ts';
-import { hopefulPairs, type Alone } from './hopeful.ts';
-import { halfOfPairLog, setOf, type Hypothesis } from './hypotheses.ts';
+import { hopefulPairs, type Alone, type Wanted } from './hopeful.ts';
+import { halfOfPairLogs, setOf, type Hypothesis } from './hypotheses.ts';
 import { meanLog } from './logs.ts';
 import type { ModelFault } from './model.ts';
 
@@ -33,21 +32,12 @@ function carriedOver(single: readonly Base[], story: Story): ModelFault[] {
 
 /** What faults say of each symptom and then of each check, all its readings together, as natural logarithms. */
 function sayings(weigher: Weigher, story: Story, complaint: Complaint) {
-  const { also: _second, ...one } = complaint;
-  const symptoms = saidOf(complaint).map((symptom): Complaint => ({ ...one, symptom }));
-  const asked = new Map<string, { check: Check; all: PlacedReading[] }>();
-  for (const placed of story.readings) {
-    const check = weigher.check(placed.reading.checkId);
-    if (!check) continue;
-    const key = `${check.id} after ${placed.repaired.size}`;
-    const own = asked.get(key);
-    if (own) own.all.push(placed);
-    else asked.set(key, { check, all: [placed] });
-  }
+  const symptoms = eachSymptom(complaint);
+  const asked = byCheck(story, (id) => weigher.check(id));
   return (faults: readonly ModelFault[]): Float64Array =>
     Float64Array.from([
       ...symptoms.map((told) => Math.log(weigher.complaintShare(faults, told))),
-      ...[...asked.values()].map(({ check, all }) => {
+      ...asked.map(({ check, all }) => {
         const each = all.map((p) => weigher.readingLogs(seenBy(faults, p), p, check, complaint));
         return meanLog(each[0]!.map((_, step) => each.reduce((sum, logs) => sum + logs[step]!, 0)));
       }),
@@ -80,19 +70,14 @@ export function furtherAccounts<T extends Base>(
         return weighed;
       });
 
-  const rows = [...alone].map(([fault, row]): Alone => ({
-    fault,
-    logPrior: halfOfPairLog(model, complaint, fault),
-    says: row,
-  }));
   const carried = carriedOver(single, story);
-  const among = {
-    first: carried.length ? rows.filter((a) => carried.includes(a.fault)) : rows,
-    second: rows,
-    from: (single[0]?.log ?? -Infinity) - HOPELESS,
+  const pairs = (more: Pick<Wanted, 'goTogether' | 'least' | 'most'>): void => {
+    const priors = halfOfPairLogs(model, complaint);
+    const second = [...alone].map(([fault, says]): Alone => ({ fault, logPrior: priors.get(fault)!, says }));
+    const first = carried.length ? second.filter((a) => carried.includes(a.fault)) : second;
+    const from = (single[0]?.log ?? -Infinity) - HOPELESS;
+    add(hopefulPairs({ first, second, from, ...more }).map((pair) => setOf(model, complaint, pair)));
   };
-  const pairs = (more: { goTogether: (a: ModelFault, b: ModelFault) => boolean; least: number; most: number }) =>
-    add(hopefulPairs({ ...among, ...more }).map((pair) => setOf(model, complaint, pair)));
   if (carried.length) pairs({ goTogether: () => true, least: -Infinity, most: PAIRS_WEIGHED });
   if (model.machine.fit.cylinders === 2)
     pairs({ goTogether: onEitherSide, least: UNEXPLAINED, most: TWIN_PAIRS_WEIGHED });

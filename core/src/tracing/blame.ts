@@ -1,4 +1,4 @@
-import { complaintElsewhere, saidOf } from '../engine/complaint.ts';
+import { complaintElsewhere, eachSymptom } from '../engine/complaint.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { ModelFault } from './model.ts';
@@ -17,10 +17,8 @@ export function blameOf(
   brings: Brings,
 ): readonly number[] {
   if (faults.length === 0 || (faults.length === 1 && !elsewhere)) return faults.map(() => 1);
-  const { also: _second, ...one } = complaint;
   const blame = faults.map(() => 0);
-  for (const symptom of saidOf(complaint)) {
-    const told: Complaint = { ...one, symptom };
+  for (const told of eachSymptom(complaint)) {
     const each = faults.map((f) => brings(f, told));
     const most = Math.max(...each, elsewhere ? complaintElsewhere(told, elsewhere) : 0);
     each.forEach((share, i) => (blame[i] = Math.max(blame[i]!, share / most)));

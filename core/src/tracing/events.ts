@@ -1,3 +1,4 @@
+import type { Check } from '../trails/checks.ts';
 import type { ModelFault } from './model.ts';
 import type { By, Fix, JobEvent, Reading } from '../schema/job.ts';
 
@@ -74,3 +75,22 @@ export function tell(events: readonly JobEvent[]): Story {
 /** Those of these faults that were not put right yet when it was read. */
 export const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
   faults.filter((f) => !placed.repaired.has(f.repairId));
+
+/** Readings of one check, as long as nothing was put right between them. */
+export interface Asked {
+  readonly check: Check;
+  readonly all: readonly PlacedReading[];
+}
+/** A story by what was asked in it, in the order in which each was first asked; checks that are not known are left out. */
+export function byCheck(story: Story, checkOf: (id: string) => Check | undefined): Asked[] {
+  const asked = new Map<string, { check: Check; all: PlacedReading[] }>();
+  for (const placed of story.readings) {
+    const check = checkOf(placed.reading.checkId);
+    if (!check) continue;
+    const key = `${check.id} after ${placed.repaired.size}`;
+    const own = asked.get(key);
+    if (own) own.all.push(placed);
+    else asked.set(key, { check, all: [placed] });
+  }
+  return [...asked.values()];
+}

@@ -69,9 +69,9 @@ export function elsewhere(model: Model): Hypothesis[] {
 const companions = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
   faultPriors(model, { ...complaint, pattern: 'constant' });
 
-/** What a fault beside another brings to the prior of an account, a natural logarithm. */
-export const companionLog = (model: Model, complaint: Complaint, fault: ModelFault): number =>
-  Math.log(COMPANIONS * companions(model, complaint).get(fault)!);
+/** What each fault beside another brings to the prior of an account, natural logarithms. */
+export const companionLogs = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
+  new Map([...companions(model, complaint)].map(([fault, share]) => [fault, Math.log(COMPANIONS * share)]));
 
 /** Several faults at once, whichever is named first: one of them brought it in, the others are there besides. */
 export function setOf(model: Model, complaint: Complaint, faults: readonly ModelFault[]): Hypothesis {
@@ -91,15 +91,17 @@ export function besideElsewhere(
   trail: TrailName,
   faults: readonly ModelFault[],
 ): Hypothesis {
-  const beside = faults.reduce((sum, f) => sum + companionLog(model, complaint, f), 0);
+  const logs = companionLogs(model, complaint);
   return {
     id: `elsewhere: ${trail}+${faults.map((f) => f.id).join('+')}`,
     faults,
     elsewhere: trail,
-    prior: REST * model.trailShares[trail] * Math.exp(beside),
+    prior: REST * model.trailShares[trail] * Math.exp(faults.reduce((sum, f) => sum + logs.get(f)!, 0)),
   };
 }
 
-/** What either of two brings to the prior of their pair, as if the complaint came with both alike; a logarithm. */
-export const halfOfPairLog = (model: Model, complaint: Complaint, fault: ModelFault): number =>
-  Math.log(faultPriors(model, complaint).get(fault)!) + Math.log(2 * COMPANIONS * REST) / 2;
+/** What each of two brings to the prior of their pair, as if the complaint came with both alike; logarithms. */
+export const halfOfPairLogs = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
+  new Map(
+    [...faultPriors(model, complaint)].map(([fault, p]) => [fault, Math.log(p) + Math.log(2 * COMPANIONS * REST) / 2]),
+  );

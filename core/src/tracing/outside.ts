@@ -1,7 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import type { Complaint, Reading } from '../schema/job.ts';
 import { saidOf } from '../engine/complaint.ts';
-import type { PlacedReading, Story } from './events.ts';
+import { byCheck, type PlacedReading, type Story } from './events.ts';
 import { OUTSIDE } from './hypotheses.ts';
 import { HANDS, type Hands } from './likelihood.ts';
 import { logSum } from './logs.ts';
@@ -33,22 +33,14 @@ export function outsideLog(
 ): number {
   const explains = Math.min(saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS), complained);
   const prior = Math.log(OUTSIDE) + explains;
+  const asked = byCheck(story, checkOf);
   return logSum(
     HANDS.map((hands) => {
       let log = prior + Math.log(hands.share);
       // One check it has touched or not, however often that was read.
-      const asked = new Map<string, { check: Check; any: number; sound: number }>();
-      for (const placed of story.readings) {
-        const { reading, earlier, repaired } = placed;
-        const check = checkOf(reading.checkId);
-        if (!check) continue;
-        const key = `${check.id} after ${repaired.size}`;
-        const own = asked.get(key) ?? { check, any: 1, sound: 1 };
-        own.any *= unclaimedAgain(check, values(earlier), reading.value, hands);
-        own.sound *= soundly(placed, check, hands);
-        asked.set(key, own);
-      }
-      for (const { check, any, sound } of asked.values()) {
+      for (const { check, all } of asked) {
+        const any = all.reduce((p, r) => p * unclaimedAgain(check, values(r.earlier), r.reading.value, hands), 1);
+        const sound = all.reduce((p, placed) => p * soundly(placed, check, hands), 1);
         const touched = touchedShare(check);
         log += Math.log(touched * any + (1 - touched) * sound);
       }

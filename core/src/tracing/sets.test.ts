@@ -7,7 +7,7 @@ import type { Complaint, JobEvent } from '../schema/job.ts';
 import { blameOf } from './blame.ts';
 import { soundShare } from './counting.ts';
 import { grow, type Base } from './growing.ts';
-import { companionLog, singles } from './hypotheses.ts';
+import { companionLogs, singles } from './hypotheses.ts';
 import type { ModelFault } from './model.ts';
 import { faultShares, presentShares } from './suspects.ts';
 import { Tracer } from './trace.ts';
@@ -161,7 +161,7 @@ describe('accounts that grow', () => {
       for (const [f, says] of alone) {
         if (f.part.id === h.faults[0]!.part.id) continue;
         const own = alone.get(h.faults[0]!)!;
-        const gain = says.reduce((sum, s, k) => sum + Math.max(0, s - own[k]!), companionLog(model, noFire, f));
+        const gain = says.reduce((sum, s, k) => sum + Math.max(0, s - own[k]!), companionLogs(model, noFire).get(f)!);
         const key = [f.id, h.faults[0]!.id].sort().join('+');
         if (gain >= -2) hopes.set(key, Math.max(hopes.get(key) ?? -Infinity, log + gain));
       }

@@ -3,11 +3,7 @@ import type { CheckMaker } from '../../../machine/check.ts';
 import { seenSo } from '../../../machine/seen.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { CARBURETTOR as C, VENT } from '../ids.ts';
-import { ventNeeds } from '../parts/supply.ts';
-import { kindOf, look } from './feed.ts';
-
-/** How plainly a hole of so many square metres is felt to be shut by who blows through it, 0…1. */
-const shutTo = (breath: number, needs: number): number => logistic(Math.log(needs / (2 * breath)) / 0.5);
+import { kindOf, look, ventShut } from './feed.ts';
 
 /** Tank and bowl fill and empty only as fast as air changes places with fuel. */
 export const breathing: CheckMaker = (machine) => {
@@ -31,7 +27,7 @@ export const breathing: CheckMaker = (machine) => {
             },
             ({ params, machine: { fit } }) => {
               const { squareMetres, kinked } = figuresAt(params, VENT);
-              const shut = seenSo(shutTo(squareMetres, ventNeeds(fit)), 0.94);
+              const shut = seenSo(ventShut(squareMetres, fit), 0.94);
               const line = (kinked ?? 0) > 0 ? shut : 0.01;
               return { 'both pass': 1 - shut - 0.01, 'valve stuck': shut - line + 0.01, 'line kinked': line };
             },
@@ -43,8 +39,8 @@ export const breathing: CheckMaker = (machine) => {
       {
         id: 'fuel-bowl-vent-look',
         station: C.needle,
-        label: 'Vent of the bowl, blown through',
-        set: 'Air filter off, engine still.',
+        label: 'Bowl vent, blown through',
+        set: 'Engine off, air filter off.',
         touch: 'Find the small hole or hose that lets air to the bowl; blow through it with a clean hose.',
         watch: 'Air goes into the bowl as if nothing were there.',
         words: ['clear', 'blocked'],

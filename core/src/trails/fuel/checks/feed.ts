@@ -1,5 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { looking, type CautionId, type Check, type CheckMaker } from '../../../machine/check.ts';
+import type { Fit } from '../../../schema/fit.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import type { MachineState } from '../../../machine/part.ts';
@@ -38,6 +39,10 @@ const look = (
     Partial<Pick<Check, 'state' | 'opens' | 'cautions'>>,
   sees: (scene: Scene) => Readonly<Record<string, number>>,
 ): Check => looking({ state: KEY_OFF, opens: [], cautions: wet(machine), ...check }, sees);
+
+/** How plainly a vent of so many square metres is too narrow for such an engine, 0…1. */
+export const ventShut = (squareMetres: number, fit: Fit): number =>
+  logistic(Math.log(ventNeeds(fit) / (2 * squareMetres)) / 0.5);
 
 export const fuelInTank: CheckMaker = (machine) =>
   kindOf(machine)
@@ -111,10 +116,7 @@ export const fuelInTank: CheckMaker = (machine) =>
             minutes: 6,
           },
           ({ params, machine: { fit } }) => {
-            const hisses = seenSo(
-              logistic(Math.log(ventNeeds(fit) / (2 * figuresAt(params, VENT).squareMetres)) / 0.5),
-              0.95,
-            );
+            const hisses = seenSo(ventShut(figuresAt(params, VENT).squareMetres, fit), 0.95);
             return { hisses, 'no hiss': 1 - hisses };
           },
         ),

@@ -91,7 +91,7 @@ function parts(kind: Kind, fit: Fit): PartInstance[] {
     part(C.idleJet, several(fit) ? 'Idle jets' : 'Idle jet', 'fuel-jets', PARTS.idleJet),
     part(C.mainJet, several(fit) ? 'Main jets' : 'Main jet', 'fuel-jets', PARTS.mainJet),
     ...(fit.fuel?.accelerator ? [part(C.accelerator, 'Accelerator pump', C.accelerator, PARTS.accelerator)] : []),
-    part(C.bowlVent, several(fit) ? 'Vents of the bowls' : 'Vent of the bowl', C.needle, PARTS.bowlVent),
+    part(C.bowlVent, several(fit) ? 'Bowl vents' : 'Bowl vent', C.needle, PARTS.bowlVent),
     part(C.choke, fit.fuel?.enriching === 'enricher' ? 'Enricher' : 'Choke', C.choke, PARTS.choke),
     ...each(fit),
   ];

@@ -137,7 +137,7 @@ export const choke: PartKind<'closes' | 'opens'> = {
 export const bowlVent: PartKind<'openShare'> = {
   kind: 'bowl vent',
   plates: [hidden('openShare', 'Share that is open', 0.9, 1)],
-  repairs: [{ id: 'clear', label: 'Clear the vent of the bowl', minutes: 12, money: 0 }],
+  repairs: [{ id: 'clear', label: 'Clear the bowl vent', minutes: 12, money: 0 }],
   faults: [
     {
       id: 'blocked',

@@ -87,6 +87,9 @@ export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicM
  */
 export const ventNeeds = (fit: Fit): number => drinks(fit, 'full') / (0.65 * Math.sqrt((2 * 1000) / 1.2));
 
+/** What a vent that is shut leaves open, from a quarter of what it needs to next to nothing; square metres. */
+const shutVent = (fit: Fit, severity: number): number => ventNeeds(fit) * logBetween(0.25, 1e-3, severity);
+
 export const vent: PartKind<'squareMetres'> = {
   kind: 'tank vent',
   plates: [hidden('squareMetres', 'Free area', 'ratio', 0.6e-6, 2e-6)],
@@ -97,7 +100,7 @@ export const vent: PartKind<'squareMetres'> = {
       label: 'blocked: the tank cannot breathe',
       weight: 2.5,
       repair: 'clear',
-      apply: (p, s, fit) => ({ ...p, squareMetres: ventNeeds(fit) * logBetween(0.25, 1e-3, s) }),
+      apply: (p, s, fit) => ({ ...p, squareMetres: shutVent(fit, s) }),
     },
   ],
   elements: () => [],
@@ -117,7 +120,7 @@ export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
       label: 'its check valve stuck: the tank cannot breathe',
       weight: 1.8,
       repair: 'valve',
-      apply: (p, s, fit) => ({ ...p, squareMetres: ventNeeds(fit) * logBetween(0.25, 1e-3, s) }),
+      apply: (p, s, fit) => ({ ...p, squareMetres: shutVent(fit, s) }),
     },
     {
       id: 'kinked',
@@ -125,7 +128,7 @@ export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
       weight: 1,
       byHand: true,
       repair: 'lay',
-      apply: (p, s, fit) => ({ ...p, squareMetres: ventNeeds(fit) * logBetween(0.25, 1e-3, s), kinked: 1 }),
+      apply: (p, s, fit) => ({ ...p, squareMetres: shutVent(fit, s), kinked: 1 }),
     },
   ],
   elements: () => [],
@@ -152,7 +155,7 @@ export const strainer: PartKind<'squareMetres'> = {
       typical: (fit) => ({ low: 3 * freeArea(fit).low, high: 3 * freeArea(fit).high }),
     },
   ],
-  repairs: [{ id: 'clean', label: 'Clean the strainer in the tank, and the tank', minutes: 40, money: 2 }],
+  repairs: [{ id: 'clean', label: 'Clean the tank and its strainer', minutes: 40, money: 2 }],
   faults: [blocked(1.2, 'clean')],
   elements: () => [],
 };

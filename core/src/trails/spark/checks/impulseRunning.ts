@@ -10,7 +10,7 @@ export const impulseRunning: CheckMaker = () => [
       id: 'impulse-running',
       station: 'impulse',
       label: 'Impulse coupling with the engine running',
-      set: 'Running a little over idle.',
+      set: 'Engine running just above idle.',
       touch: 'Nothing: listen at the magneto.',
       watch: 'Quiet. Clicks that go on: it does not let go, and the spark stays late.',
       state: IDLE,

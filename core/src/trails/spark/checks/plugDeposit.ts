@@ -3,12 +3,13 @@ import { plugPicture } from '../../../engine/plugPicture.ts';
 import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, looking, type CheckMaker } from '../../../machine/check.ts';
 import { firstSeen, seen } from '../../../machine/seen.ts';
+import { ofSeveral } from '../../../machine/several.ts';
 
 /** A plug that leaks less than this carries soot that a finger takes off, ohms. */
 const SOOTED_OHMS = 1e6;
 /** Of plugs that carry soot or fuel, the share on which a finger tells which. */
 const TOLD_APART = 0.9;
-const any = (each: readonly number[]): number => 1 - each.reduce((none, p) => none * (1 - p), 1);
+const any = (each: readonly number[]): number => 1 - ofSeveral(each).none;
 
 /** What lies on the blackest plug: soot, fuel and oil look alike and come from three different places. */
 export const plugDeposit: CheckMaker = (machine) => [

@@ -38,7 +38,7 @@ export const shaftPlay: CheckMaker = (machine) => [
         {
           id: 'dwell-wander',
           station: 'rotor',
-          label: 'Dwell, how far it moves from idle to fast',
+          label: 'Change of dwell, idle to fast',
           set: 'Meter on the coil’s points terminal and earth. Idling, then at about 2500 rev/min.',
           touch: 'Read the dwell at idle and fast; take one from the other.',
           watch: 'Up to about three degrees. More: the shaft’s bushes, or its plate, are worn.',

@@ -1,4 +1,4 @@
-import { between, type PartKind } from '../../../machine/part.ts';
+import { between, type MachineState, type PartKind } from '../../../machine/part.ts';
 
 /** What turns points and rotor: its drive, and the bushes that it runs in. */
 export const distributorShaft: PartKind<'playMetres', 'still'> = {
@@ -13,8 +13,8 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
     },
   ],
   repairs: [
-    { id: 'drive', label: 'Mend the drive of the distributor: pin, gear or belt', minutes: 75, money: 18 },
-    { id: 'bushes', label: 'Renew the bushes of the distributor’s shaft', minutes: 90, money: 16 },
+    { id: 'drive', label: 'Mend the distributor drive: pin or gear', minutes: 75, money: 18 },
+    { id: 'bushes', label: 'Renew the distributor bushes', minutes: 90, money: 16 },
   ],
   faults: [
     {
@@ -40,3 +40,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
 
 /** How the points stand while a shaft that has lost its drive is cranked past; nothing where it turns. */
 export const STANDS = { shut: 1, open: 2 } as const;
+
+/** Where the cam holds what it works: as the state says, or as it stopped on a shaft that the crank no longer turns. */
+export const camAt = (still: number | undefined, { key, points }: MachineState): MachineState['points'] =>
+  still === undefined || (key !== 'crank' && key !== 'run') ? points : still === STANDS.shut ? 'closed' : 'open';

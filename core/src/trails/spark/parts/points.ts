@@ -1,13 +1,5 @@
-import {
-  between,
-  deadShort,
-  logBetween,
-  OPEN_OHMS,
-  type Figures,
-  type MachineState,
-  type PartKind,
-} from '../../../machine/part.ts';
-import { STANDS } from './distributorShaft.ts';
+import { between, deadShort, logBetween, OPEN_OHMS, type Figures, type PartKind } from '../../../machine/part.ts';
+import { camAt } from './distributorShaft.ts';
 
 export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms' | 'parted', 'edgeMetres' | 'still'> =
   {
@@ -102,7 +94,7 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
         id,
         a: nodes['a']!,
         b: nodes['b']!,
-        closed: contactMade(p, camAllows(p.still, state)),
+        closed: contactMade(p, camAt(p.still, state) === 'closed'),
         onOhms: p.ohms,
         offOhms: OPEN_OHMS,
       },
@@ -112,10 +104,6 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
 
 /** Below this gap the contacts arc or touch: they do not break the circuit. Metres. */
 const LEAST_GAP = 0.03e-3;
-
-/** Whether the cam lets them shut: as it is set by hand, or where a shaft stands that the crank no longer turns. */
-const camAllows = (still: number | undefined, { key, points }: MachineState): boolean =>
-  still !== undefined && (key === 'crank' || key === 'run') ? still === STANDS.shut : points === 'closed';
 
 /** Whether the contacts touch with the cam where it is. */
 export function contactMade(p: Figures<'parted' | 'gapMetres'>, camAllows: boolean): boolean {

@@ -6,7 +6,7 @@ export const revCounter: PartKind<'ohms'> = {
   plates: [
     {
       id: 'ohms',
-      label: 'What it draws, as ohms',
+      label: 'Resistance to earth',
       dimension: 'resistance',
       typical: () => ({ low: 2e7, high: 2e8 }),
       hidden: true,

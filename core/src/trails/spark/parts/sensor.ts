@@ -1,5 +1,5 @@
-import { between, deadShort, OPEN_OHMS, type MachineState, type PartKind } from '../../../machine/part.ts';
-import { STANDS } from './distributorShaft.ts';
+import { between, deadShort, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { camAt } from './distributorShaft.ts';
 
 /** Hall or optical sensor: earths its signal as the vane passes. `unfed` is set where its supply fails it. */
 export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty' | 'still'> = {
@@ -52,16 +52,12 @@ export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty' | 'still'> = {
       id: `${id}.output`,
       a: nodes['signal']!,
       b: nodes['earth']!,
-      closed: p.stays < -0.5 || (p.stays < 0.5 && p.unfed < 0.5 && vanePasses(p.still, state)),
+      closed: p.stays < -0.5 || (p.stays < 0.5 && p.unfed < 0.5 && camAt(p.still, state) === 'open'),
       onOhms: 40,
       offOhms: 1e7,
     },
   ],
 };
-
-/** Whether the vane lets the sensor see: a shaft that the crank no longer turns stands with it as it stopped. */
-const vanePasses = (still: number | undefined, { key, points }: MachineState): boolean =>
-  still !== undefined && (key === 'crank' || key === 'run') ? still === STANDS.open : points === 'open';
 
 /** Signal wire of a sensor: broken, or rubbed through to earth. */
 export const signalWire: PartKind<'ohms' | 'earthOhms'> = {
