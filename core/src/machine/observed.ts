@@ -138,3 +138,17 @@ function wordShares(turns: number): Readonly<Record<CrankWord, number>> {
   const words = Object.fromEntries(CRANK_WORDS.map((w) => [w, 0])) as Record<CrankWord, number>;
   return { ...words, 'turns well': turns, 'turns slowly': 0.6 * (1 - turns), chatters: 0.4 * (1 - turns) };
 }
+
+const NUMBERS = Object.fromEntries(Object.keys(SOUND_ENGINE).map((key, i) => [key, i])) as Record<Observable, number>;
+const PLACES: Readonly<Record<SparkPlace, number>> = { 'coil lead': 1, 'plug lead': 2, plug: 3 };
+/** Before their numbers would meet: observables at a place, cylinders, places in a state. */
+const OBSERVABLES_AT_MOST = 64;
+const CYLINDERS_AT_MOST = 32;
+const PLACES_AT_MOST = 4 * CYLINDERS_AT_MOST;
+
+/** Names what is asked, by the number of the state that it is asked in: a number, for it is asked without end. */
+export function sightId(key: Observable, state: number, at: Partial<SparkAt> | undefined): number | string {
+  const place = at ? (at.cylinder ?? 0) + CYLINDERS_AT_MOST * (at.place ? PLACES[at.place] : 0) : 0;
+  const id = (state * PLACES_AT_MOST + place) * OBSERVABLES_AT_MOST + NUMBERS[key];
+  return at?.gapMetres === undefined ? id : `${id}|${at.gapMetres}`;
+}

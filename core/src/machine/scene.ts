@@ -3,6 +3,7 @@ import { Footprint } from './footprint.ts';
 import type { Known, MachineParams } from './known.ts';
 import type { Machine } from './machine.ts';
 import {
+  sightId,
   SOUND_ENGINE,
   type AtOf,
   type Observable,
@@ -12,7 +13,8 @@ import {
   type ValueOf,
 } from './observed.ts';
 import { figuresIn, type MachineState, type PartInstance, type PartParams } from './part.ts';
-import { keyOf } from './state.ts';
+import { FiguresRead } from './settling.ts';
+import { keyOf, stateNumber } from './state.ts';
 
 /** The figures given leave a network that has no answer. */
 export class NoSolution extends Error {}
@@ -24,21 +26,10 @@ const ALIKE_SHARE = 2e-4;
 /** States with everything that moves in its place: some tens for any machine. */
 const settledStates = new Map<string, MachineState>();
 
-/** Names of what is asked, by the state it is asked in: put together once, for they are asked for without end. */
-const sightIds = new WeakMap<MachineState, Map<string, string>>();
-function sightId(key: Observable, state: MachineState, at: object | undefined): string {
-  let asked: string = key;
-  for (const place of at ? Object.values(at) : []) asked += `|${String(place)}`;
-  let own = sightIds.get(state);
-  if (!own) sightIds.set(state, (own = new Map()));
-  let id = own.get(asked);
-  if (id === undefined) own.set(asked, (id = `${asked}|${keyOf(state)}`));
-  return id;
-}
-
 function alike(a: PartParams, b: PartParams): boolean {
-  const keys = Object.keys(a);
-  return keys.length === Object.keys(b).length && keys.every((k) => a[k] === b[k]);
+  for (const k in a) if (a[k] !== b[k]) return false;
+  for (const k in b) if (!(k in a)) return false;
+  return true;
 }
 
 /** A machine in the state in which an instrument finds it, all figures known. What was solved is kept by state. */
@@ -55,14 +46,16 @@ export class Scene implements Known {
   private readonly seen: Footprint | undefined;
   /** Parts whose figures are not those of the base: its fault, and what followed from it. */
   private readonly differing: readonly PartInstance[];
-  private readonly solutions: Map<string, OperatingPoint>;
-  private readonly networks: Map<string, Prepared>;
+  /** By the state's number, as the networks are and what it settles to. */
+  private readonly solutions: Map<number, OperatingPoint>;
+  private readonly networks: Map<number, Prepared>;
   private readonly bench = new Map<string, Prepared>();
-  private readonly sights: Map<string, unknown>;
-  private readonly footprints = new Map<string, Footprint>();
-  private readonly asking: Set<string>;
-  private readonly settledTo = new WeakMap<MachineState, MachineState>();
-  private readonly unlike = new Map<string, boolean>();
+  private readonly sights: Map<number | string, unknown>;
+  private readonly footprints = new Map<number | string, Footprint>();
+  private readonly asking: Set<number | string>;
+  private readonly settledTo = new Map<number, MachineState>();
+  private readonly unlike = new Map<number, boolean>();
+  private reads: FiguresRead | undefined;
 
   /**
    * `base` is the same machine without its fault: what it has prepared serves here too. `seen` keeps account of what is
@@ -73,9 +66,8 @@ export class Scene implements Known {
     this.base = base;
     this.alone = alone;
     this.given = params;
-    const settled = seen ? params : machine.settle(params, (p) => (p === params ? this.unsettled : this.found(p)));
     const { figures, differing } =
-      base && !seen ? this.beside(params, settled, base.figures) : { figures: settled, differing: [] };
+      base && !seen ? this.besideOf(base, params) : { figures: this.settle(params, seen), differing: [] };
     this.figures = figures;
     this.params = seen ? seen.watching(this.figures) : this.figures;
     this.seen = seen;
@@ -88,15 +80,38 @@ export class Scene implements Known {
     this.asking = seen && base ? base.asking : new Set();
   }
 
+  private settle(params: MachineParams, seen?: Footprint): MachineParams {
+    return seen ? params : this.machine.settle(params, (p) => (p === params ? this.unsettled : this.found(p)));
+  }
+  /** What is read of it as it settles; what fails elsewhere settles as this machine has. */
+  private get settlingReads(): FiguresRead {
+    if (!this.reads) {
+      this.reads = new FiguresRead();
+      const found = (p: MachineParams) => new Scene(this.machine.unsettled, p);
+      this.machine.settle(this.reads.watching(this.given), found);
+    }
+    return this.reads;
+  }
+
+  /** Settled figures beside the base's, and the parts that differ. */
+  private besideOf(base: Scene, given: MachineParams): { figures: MachineParams; differing: readonly PartInstance[] } {
+    const changed = this.machine.parts.filter(({ id }) => given[id] !== base.given[id]);
+    if (this.machine.unsettled === this.machine) return { figures: given, differing: changed };
+    const alone = ({ id, apart }: PartInstance) =>
+      apart && base.figures[id] === base.given[id] && base.settlingReads.ignores(id, base.given[id]!, given[id]!);
+    if (!changed.every(alone)) return this.settledBeside(base, given);
+    const own = Object.fromEntries(changed.map(({ id }) => [id, given[id]!]));
+    return { figures: { ...base.figures, ...own }, differing: changed };
+  }
   /**
-   * Settled figures beside the base's, and the parts that differ. What settles them writes figures anew each time: those
-   * that are the base's by value are given back as the base's own.
+   * What settles them writes figures anew each time: those that are the base's by value are given back as the base's own.
    */
-  private beside(given: MachineParams, settled: MachineParams, base: MachineParams) {
+  private settledBeside(base: Scene, given: MachineParams) {
+    const settled = this.settle(given);
     const differing: PartInstance[] = [];
     let figures = settled;
     for (const part of this.machine.parts) {
-      const [own, there] = [settled[part.id]!, base[part.id]!];
+      const [own, there] = [settled[part.id]!, base.figures[part.id]!];
       if (own === there) continue;
       if (own === given[part.id] || !alike(own, there)) differing.push(part);
       else figures = { ...figures, [part.id]: there };
@@ -140,13 +155,19 @@ export class Scene implements Known {
 
   /** Whether what differs from the base can change a reading of this footprint. */
   touches({ parts, states, probed }: Footprint): boolean {
-    if (this.differing.some((p) => parts.has(p.id))) return true;
-    if (!this.differing.some((p) => !p.apart)) return false;
-    return probed || [...states.values()].some((state) => this.readsUnlikeBase(state));
+    let wired = false;
+    for (const { id, apart } of this.differing) {
+      if (parts.has(id)) return true;
+      wired ||= !apart;
+    }
+    if (!wired) return false;
+    if (probed) return true;
+    for (const state of states.values()) if (this.readsUnlikeBase(state)) return true;
+    return false;
   }
   /** Whether any effort or flow of a state is not what it is on the base. */
   private readsUnlikeBase(state: MachineState): boolean {
-    const key = keyOf(state);
+    const key = stateNumber(state);
     let known = this.unlike.get(key);
     if (known === undefined) {
       const [own, other] = [this.solve(state).unknowns, this.base!.solve(state).unknowns];
@@ -161,8 +182,9 @@ export class Scene implements Known {
   /** The state with what moves by itself standing where this machine's own volts bring it. */
   private settledState(state: MachineState): MachineState {
     if (state.key !== 'crank' || state.at || !this.machine.offers.positions) return state;
-    let own = this.settledTo.get(state);
-    if (!own) this.settledTo.set(state, (own = this.settles(state)));
+    const key = stateNumber(state);
+    let own = this.settledTo.get(key);
+    if (!own) this.settledTo.set(key, (own = this.settles(state)));
     return own;
   }
   private settles(state: MachineState): MachineState {
@@ -181,11 +203,20 @@ export class Scene implements Known {
     return this.prepared(state, only);
   }
   private prepared(state: MachineState, only?: string): Prepared {
-    const key = `${keyOf(state)}|${only ?? ''}`;
-    // On the bench a part of the spark's side is met too: it is the base's only where the part itself is.
-    const kept = only !== undefined && this.differing.some((p) => p.id === only) ? this.bench : this.networks;
-    let known = kept.get(key);
-    if (!known) kept.set(key, (known = this.fromBase(state, only) ?? new Prepared(this.elements(state, only))));
+    return only === undefined ? this.whole(state) : this.onBench(state, only);
+  }
+  private whole(state: MachineState): Prepared {
+    const key = stateNumber(state);
+    let known = this.networks.get(key);
+    if (!known) this.networks.set(key, (known = this.fromBase(state) ?? new Prepared(this.elements(state))));
+    return known;
+  }
+  /** A part of the spark's side is met there too: it is the base's only where the part itself is. */
+  private onBench(state: MachineState, only: string): Prepared {
+    if (this.base && !this.differing.some((p) => p.id === only)) return this.base.onBench(state, only);
+    const key = `${keyOf(state)}|${only}`;
+    let known = this.bench.get(key);
+    if (!known) this.bench.set(key, (known = this.fromBase(state, only) ?? new Prepared(this.elements(state, only))));
     return known;
   }
   private fromBase(state: MachineState, only?: string): Prepared | undefined {
@@ -202,10 +233,12 @@ export class Scene implements Known {
   solve(given: MachineState): OperatingPoint {
     const state = this.settledState(given);
     this.seen?.noteState(state);
-    const key = keyOf(state);
+    const key = stateNumber(state);
     let known = this.solutions.get(key);
-    if (!known)
-      this.solutions.set(key, (known = this.oneAlone(given)?.solve(given) ?? this.solved(this.prepared(state), key)));
+    if (!known) {
+      known = this.oneAlone(given)?.solve(given) ?? this.solved(this.prepared(state), () => keyOf(state));
+      this.solutions.set(key, known);
+    }
     return this.seen ? this.seen.watchingPoint(known) : known;
   }
 
@@ -221,14 +254,14 @@ export class Scene implements Known {
     const state = only === undefined ? this.settledState(given) : given;
     const network = this.network(state, only);
     const probed = network.changed(probe) ?? new Prepared([...this.elements(state, only), ...probe]);
-    return this.solved(probed, `${keyOf(state)} with a probe`);
+    return this.solved(probed, () => `${keyOf(state)} with a probe`);
   }
 
-  private solved(network: Prepared, where: string): OperatingPoint {
+  private solved(network: Prepared, where: () => string): OperatingPoint {
     const result = network.operatingPoint();
     if (!result.ok) {
       const kinds = this.machine.trails.map((t) => t.kind).join(', ');
-      throw new NoSolution(`Machine (${kinds}) does not solve in ${where}: ${result.code}`);
+      throw new NoSolution(`Machine (${kinds}) does not solve in ${where()}: ${result.code}`);
     }
     return result;
   }
@@ -239,13 +272,19 @@ export class Scene implements Known {
   }
 
   see<K extends Observable>(key: K, state: MachineState, at?: AtOf<K>): ValueOf<K> {
-    const id = sightId(key, state, at);
+    const id = sightId(key, stateNumber(state), at);
     const kept = this.seen ? this.base! : this;
-    if (!kept.sights.has(id)) kept.sights.set(id, kept.look(key, state, at, id));
+    let known = kept.sights.get(id) as ValueOf<K> | undefined;
+    if (known === undefined) kept.sights.set(id, (known = kept.look(key, state, at, id)));
     if (this.seen) this.seen.include(kept.footprints.get(id)!);
-    return kept.sights.get(id) as ValueOf<K>;
+    return known;
   }
-  private look<K extends Observable>(key: K, state: MachineState, at: AtOf<K> | undefined, id: string): ValueOf<K> {
+  private look<K extends Observable>(
+    key: K,
+    state: MachineState,
+    at: AtOf<K> | undefined,
+    id: number | string,
+  ): ValueOf<K> {
     if (key === 'rpm' && state.rpm !== undefined) {
       if (!this.base) this.footprints.set(id, new Footprint());
       return state.rpm as ValueOf<K>;
@@ -257,7 +296,7 @@ export class Scene implements Known {
       const telling = this.alone.filter((one) => one.touches(footprint));
       if (this.alone.length > 1 && telling.length === 1) return telling[0]!.see(key, state, at);
     }
-    if (this.asking.has(id)) throw new RangeError(`"${key}" asks for itself in ${id}`);
+    if (this.asking.has(id)) throw new RangeError(`"${key}" asks for itself in ${keyOf(state)}`);
     this.asking.add(id);
     try {
       const offer = (this.machine.offers[key] ?? SOUND_ENGINE[key]) as Offer<K>;

@@ -15,6 +15,21 @@ export function keyOf(s: MachineState): string {
   return name;
 }
 
+const numbers = new Map<string, number>();
+const numbered = new WeakMap<MachineState, number>();
+
+/** The number of a state, from 1: two with the same name have the same one. Quicker to look things up by than its name. */
+export function stateNumber(s: MachineState): number {
+  let number = numbered.get(s);
+  if (number === undefined) {
+    const name = keyOf(s);
+    number = numbers.get(name);
+    if (number === undefined) numbers.set(name, (number = numbers.size + 1));
+    numbered.set(s, number);
+  }
+  return number;
+}
+
 const derived = new WeakMap<MachineState, Map<string, MachineState>>();
 
 /** The state with something of it changed: the same one each time, so that its name is made once. */

@@ -72,6 +72,21 @@ export class Cells {
     };
   }
 
+  /**
+   * Of several faults that change a check together: as often the one as the other, without playing them together; for a
+   * first look at many checks. Nothing where what they read is known, or is that of one of them alone.
+   */
+  roughly(ensemble: Ensemble, check: Check): CellShares | undefined {
+    if (ensemble.faults.length < 2 || ensemble.predicted.has(check)) return undefined;
+    const same = ensemble.sound.predict(check);
+    const telling = ensemble.simpler.filter((e) => e.predict(check) !== same);
+    if (telling.length < 2) return undefined;
+    const mean = new Float64Array(this.of(ensemble.sound, check)[0]!.length);
+    for (const rows of telling.map((e) => this.of(e, check)))
+      for (const row of rows) row.forEach((p, c) => (mean[c]! += p / (rows.length * telling.length)));
+    return [mean];
+  }
+
   /** What a reading in a cell would be. */
   reading(check: Check, cell: number): CellReading {
     const { dimension, words } = INSTRUMENTS[check.instrument];

@@ -30,7 +30,7 @@ export function mindChangers(
   const found: MindChanger[] = [];
   const owns = counted.groups.map((group) => group.split('+').includes(repairId));
   for (const { check } of [...ranked].sort((a, b) => b.bits - a.bits).slice(0, ASKED)) {
-    const { base, table, alike } = outcomes(cells, counted, check);
+    const { base, table, alike } = outcomes(cells, counted, check, { rough: true });
     const [all, own] = [new Float64Array(base.length), new Float64Array(base.length)];
     // Groups that read like the sound machine share its row.
     let [alikeAll, alikeOwn] = [0, 0];

@@ -87,15 +87,26 @@ export interface Outcomes {
   readonly table: readonly (Float64Array | undefined)[];
   /** The mass of each group that does: its row would be that mass times `base`. */
   readonly alike: Float64Array;
+  /** Whether all that is told together was played together. */
+  readonly exact: boolean;
 }
 
-export function outcomes(cells: Cells, { groups, rows, sound }: Counted, check: Check): Outcomes {
+/** `rough`: several faults that tell together are not played for it, see `Cells.roughly`. */
+export function outcomes(
+  cells: Cells,
+  { groups, rows, sound }: Counted,
+  check: Check,
+  { rough } = { rough: false },
+): Outcomes {
   const base = cells.of(sound, check)[0]!;
   const tells = cells.telling(sound, check);
   const table: (Float64Array | undefined)[] = new Array<Float64Array | undefined>(groups.length).fill(undefined);
   const alike = new Float64Array(groups.length);
+  let exact = true;
   for (const { group, ensemble, shows: s, mass, strata } of rows) {
-    const there = s === 0 ? null : tells(ensemble);
+    const guess = rough && s > 0 ? cells.roughly(ensemble, check) : undefined;
+    if (guess) exact = false;
+    const there = s === 0 ? null : (guess ?? tells(ensemble));
     if (!there) {
       alike[group]! += mass;
       continue;
@@ -105,7 +116,7 @@ export function outcomes(cells: Cells, { groups, rows, sound }: Counted, check: 
     else for (let k = 0; k < there.length; k++) add(row, there[k]!, mass * s * strata[k]!);
     alike[group]! += mass * (1 - s);
   }
-  return { base, table, alike };
+  return { base, table, alike, exact };
 }
 
 /** p(group, cell) in full, by the group's name. */

@@ -30,7 +30,14 @@ export function opened(belief: Belief, weigher: Weigher): Set<Opening> {
 const TRAIL_FOUND = 0.6;
 const TRAIL_COUNTS = 2;
 
-/** Every check that could still be done, by expected information per minute [4]; `again` are those read before. */
+/** So many of the first are counted with sets of faults played together, and again until those that lead are. */
+const LOOKED_AT = 8;
+const LEAD = 5;
+
+/**
+ * Every check that could still be done, by expected information per minute [4]; `again` are those read before. Sets of
+ * faults are played together for those in front only: what comes behind them is ordered by a first look.
+ */
 export function rankChecks(
   weigher: Weigher,
   cells: Cells,
@@ -41,23 +48,33 @@ export function rankChecks(
 ): RankedCheck[] {
   const open = opened(belief, weigher);
   const trailOpen = Math.max(...trailBelief(belief).map((t) => t.share)) < TRAIL_FOUND;
-  const ranked = weigher.model.checks
-    .filter((check) => !excluded.has(check.id))
-    .map((check) => {
-      const table = outcomes(cells, counted, check);
-      // What has been read once mostly reads the same: only what would be seen afresh tells anything.
-      const fresh = again.has(check.id) ? 1 - SEES_AGAIN : 1;
-      const bits = fresh * aboutGroups(table);
-      const more = trailOpen && bits > 0 ? fresh * TRAIL_COUNTS * aboutTrails(table, counted) : 0;
-      return {
-        check,
-        bits,
-        minutes: minutesOf(check, open),
-        bitsPerMinute: (bits + more) / minutesOf(check, open, OPENING_CHARGE),
-      };
-    })
-    .sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
-  return looksFirst(ranked, open);
+  const look = (check: Check, rough: boolean): Looked => {
+    const table = outcomes(cells, counted, check, { rough });
+    // What has been read once mostly reads the same: only what would be seen afresh tells anything.
+    const fresh = again.has(check.id) ? 1 - SEES_AGAIN : 1;
+    const bits = fresh * aboutGroups(table);
+    const more = trailOpen && bits > 0 ? fresh * TRAIL_COUNTS * aboutTrails(table, counted) : 0;
+    return {
+      check,
+      bits,
+      minutes: minutesOf(check, open),
+      bitsPerMinute: (bits + more) / minutesOf(check, open, OPENING_CHARGE),
+      exact: table.exact,
+    };
+  };
+  const inOrder = (looked: Looked[]) => looked.sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
+  let looked = inOrder(
+    weigher.model.checks.filter((check) => !excluded.has(check.id)).map((check) => look(check, true)),
+  );
+  while (looked.slice(0, LEAD).some((l) => !l.exact))
+    looked = inOrder(looked.map((l, place) => (place < LOOKED_AT && !l.exact ? look(l.check, false) : l)));
+  return looksFirst(
+    looked.map(({ exact: _, ...ranked }) => ranked),
+    open,
+  );
+}
+interface Looked extends RankedCheck {
+  readonly exact: boolean;
 }
 
 /** A look that takes under a minute and tells at least this comes before anything is opened. */

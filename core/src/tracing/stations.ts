@@ -27,6 +27,9 @@ const PROVEN_SHARE = 0.8;
 /** A fault that readings made so many times less likely than the machine without it is disproved. */
 const DISPROVED = Math.log(1 / 6);
 
+/** A reading that the leading fault makes no less likely than so much of what the sound machine would is explained by it. */
+const EXPLAINED = Math.log(1 / 2);
+
 /** Belief by station. */
 export function stationShares(belief: Belief): Map<string, number> {
   const shares = new Map<string, number>();
@@ -80,15 +83,26 @@ class Proofs {
     const predicted = (faults: readonly ModelFault[]) => this.weigher.ensemble(faults).predict(check);
     if (predicted([fault]) === predicted([])) return 0;
     const lead = this.lead && !placed.repaired.has(this.lead.repairId) ? [this.lead] : [];
+    if (lead.length > 0 && this.bothShow(fault, placed) && this.explained(placed))
+      return this.log([fault], placed) - this.log(lead, placed);
     return this.log([...lead, fault], placed) - this.log(lead, placed);
   }
 
-  /** Whether the leading fault and this one both show in a reading: what they read together is then played. */
+  /**
+   * Whether the leading fault and this one both show in a reading that the leading one does not explain: what they read
+   * together is then played. Where it does explain it, one more that would read otherwise would have spoilt that.
+   */
   private both(fault: ModelFault, placed: PlacedReading): boolean {
+    return this.bothShow(fault, placed) && !this.explained(placed);
+  }
+  private bothShow(fault: ModelFault, placed: PlacedReading): boolean {
     const check = this.weigher.check(placed.reading.checkId);
     if (!check || !this.lead) return false;
     const [sound, own, lead] = [[], [fault], [this.lead]].map((f) => this.weigher.ensemble(f).predict(check));
     return own !== sound && lead !== sound;
+  }
+  private explained(placed: PlacedReading): boolean {
+    return this.log([this.lead!], placed) > this.log([], placed) + EXPLAINED;
   }
 
   disproves(fault: ModelFault): boolean {
