@@ -5,7 +5,7 @@ import type { MachineParams } from '../machine/known.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import { complaintElsewhere, complaintKey, complaintLikelihood } from '../engine/complaint.ts';
-import { Ensemble, MEMBERS, soundMembers, STRATA } from './ensemble.ts';
+import { Ensemble, soundMembers, STRATA } from './ensemble.ts';
 import { evidenceOf } from './settingEvidence.ts';
 import { seenBy, tell, type PlacedReading, type Story } from './events.ts';
 import { blameOf } from './blame.ts';
@@ -13,11 +13,12 @@ import { cured } from './cured.ts';
 import { furtherAccounts } from './accounts.ts';
 import { elsewhere, singles, type Hypothesis } from './hypotheses.ts';
 import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
-import { LogCache } from './logCache.ts';
+import { LogCache, type Sayings } from './logCache.ts';
 import { logSum, meanLog } from './logs.ts';
 import { outsideLog, values } from './outside.ts';
-import { repeated, unclaimedAgain } from './repeated.ts';
+import { Repeated, unclaimedAgain } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
+import type { Predicted } from './prediction.ts';
 import { shows } from './presence.ts';
 import { SoundBands } from './soundBand.ts';
 
@@ -120,10 +121,20 @@ export class Weigher {
     complaint: Complaint,
     hands: Hands = CAREFUL,
   ): Float64Array {
-    const own = this.logs.of(placed, complaint, hands);
-    const key = nameOf(faults);
-    let logs = own.get(key);
-    if (!logs) own.set(key, (logs = this.computeLogs(faults, placed, check, complaint, hands)));
+    const said = this.logs.of(placed, complaint, hands);
+    const ensemble = this.ensemble(faults);
+    const sound = ensemble.sound.predict(check);
+    const there = shows(complaint, placed.reading);
+    const predicted = there > 0 ? ensemble.predict(check) : sound;
+    // What none of these faults changes reads as it would without them, whether they were there or away.
+    const share = predicted === sound ? 0 : there;
+    let own = said.logs.get(predicted);
+    if (!own) said.logs.set(predicted, (own = new Map()));
+    let logs = own.get(ensemble.strata);
+    if (!logs) {
+      const each = this.chances(predicted, share, placed, check, complaint, hands, said);
+      own.set(ensemble.strata, (logs = strataLogs(ensemble.strata, each)));
+    }
     return logs;
   }
 
@@ -136,25 +147,25 @@ export class Weigher {
     return logSum([...brings].map((l, s) => l + reads[s]!)) - logSum([...brings]);
   }
 
-  private computeLogs(
-    faults: readonly ModelFault[],
+  /** p(reading | each member) of what is predicted, where that shows in so large a share of readings, the sound machine in the rest. */
+  private chances(
+    predicted: Predicted,
+    share: number,
     { reading, earlier }: PlacedReading,
     check: Check,
     complaint: Complaint,
     hands: Hands,
+    said: Sayings,
   ): Float64Array {
-    const s = faults.length === 0 ? 0 : shows(complaint, reading);
-    const there = s > 0 ? this.ensemble(faults).predict(check) : undefined;
-    const sound = s < 1 ? this.ensemble([]).predict(check) : undefined;
     // Where a fault may have come or gone between them, a repeat is a reading of its own.
-    const same = s === 0 || (s === 1 && earlier.every((r) => shows(complaint, r) === 1));
-    const before = same ? earlier.map((r) => r.value) : [];
-    const each = Float64Array.from({ length: MEMBERS }, (_, m) => {
-      const withFault = there ? s * repeated(check, there, before, reading.value, m, hands) : 0;
-      const without = sound ? (1 - s) * repeated(check, sound, before, reading.value, m, hands) : 0;
-      return withFault + without;
-    });
-    return strataLogs(this.ensemble(faults).strata, each);
+    const same = share === 0 || (share === 1 && earlier.every((r) => shows(complaint, r) === 1));
+    const repeated = same
+      ? (said.together ??= new Repeated(check, values(earlier), reading.value, hands))
+      : (said.alone ??= new Repeated(check, [], reading.value, hands));
+    const there = repeated.of(predicted);
+    if (share === 0 || share === 1) return there;
+    const sound = repeated.of(this.ensemble([]).predict(check));
+    return there.map((p, m) => share * p + (1 - share) * sound[m]!);
   }
 
   /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
@@ -164,7 +175,7 @@ export class Weigher {
       : strataLogs(this.ensemble(h.faults).complained, this.complaintOf(h.faults, complaint));
     const each = HANDS.map((hands) => {
       const logs = complained.map((l) => l + Math.log(hands.share));
-      for (const placed of story.readings) {
+      for (const placed of story.weighed) {
         const check = this.checks.get(placed.reading.checkId);
         if (!check) continue;
         const add = this.readingOf(h, placed, check, complaint, hands);

@@ -1,17 +1,23 @@
 import type { Check } from '../trails/checks.ts';
 import type { ModelFault } from './model.ts';
+import { MOST_TOGETHER } from './repeated.ts';
 import type { By, Fix, JobEvent, Reading } from '../schema/job.ts';
 
 /** A reading with the repairs done before it: which faults it could still see. */
 export interface PlacedReading {
   readonly reading: Reading;
   readonly repaired: ReadonlySet<string>;
-  /** The same check before, nothing having been put right between: it shares what was amiss with them. */
+  /** The last few of the same check before, nothing having been put right between: it shares what was amiss with them. */
   readonly earlier: readonly Reading[];
 }
 
+/** So many readings of one check are weighed, the last ones, as long as nothing was put right between them. */
+const WEIGHED_AT_MOST = 12;
+
 export interface Story {
   readonly readings: readonly PlacedReading[];
+  /** Those of them that are weighed. */
+  readonly weighed: readonly PlacedReading[];
   readonly fixes: readonly Fix[];
   readonly repaired: ReadonlySet<string>;
   /** Checks that told nothing, tried since something was put right last. */
@@ -53,6 +59,14 @@ export function tell(events: readonly JobEvent[]): Story {
   const fixes: Fix[] = [];
   let repaired: ReadonlySet<string> = new Set();
   const aside = new Set<string>();
+  const asked = new Map<ReadonlySet<string>, Map<string, PlacedReading[]>>();
+  const sameOf = (at: ReadonlySet<string>, checkId: string): PlacedReading[] => {
+    const checks = asked.get(at) ?? new Map<string, PlacedReading[]>();
+    asked.set(at, checks);
+    const same = checks.get(checkId) ?? [];
+    checks.set(checkId, same);
+    return same;
+  };
   for (const event of events) {
     if (event.type === 'fix') {
       fixes.push(event.fix);
@@ -65,12 +79,16 @@ export function tell(events: readonly JobEvent[]): Story {
       const at = (reading.supersedes !== undefined && placeOf.get(reading.supersedes)) || repaired;
       placeOf.set(reading.id, at);
       if (superseded.has(reading.id)) continue;
-      const earlier = readings.filter((p) => p.repaired === at && p.reading.checkId === reading.checkId);
-      readings.push({ reading, repaired: at, earlier: earlier.map((p) => p.reading) });
+      const same = sameOf(at, reading.checkId);
+      const placed = { reading, repaired: at, earlier: same.slice(1 - MOST_TOGETHER).map((p) => p.reading) };
+      same.push(placed);
+      readings.push(placed);
     }
   }
-  return { readings, fixes, repaired, aside };
+  const weighed = new Set([...asked.values()].flatMap((checks) => [...checks.values()].flatMap(last)));
+  return { readings, weighed: readings.filter((p) => weighed.has(p)), fixes, repaired, aside };
 }
+const last = (same: readonly PlacedReading[]) => same.slice(-WEIGHED_AT_MOST);
 
 /** Those of these faults that were not put right yet when it was read. */
 export const seenBy = (faults: readonly ModelFault[], placed: PlacedReading): ModelFault[] =>
@@ -84,7 +102,7 @@ export interface Asked {
 /** A story by what was asked in it, in the order in which each was first asked; checks that are not known are left out. */
 export function byCheck(story: Story, checkOf: (id: string) => Check | undefined): Asked[] {
   const asked = new Map<string, { check: Check; all: PlacedReading[] }>();
-  for (const placed of story.readings) {
+  for (const placed of story.weighed) {
     const check = checkOf(placed.reading.checkId);
     if (!check) continue;
     const key = `${check.id} after ${placed.repaired.size}`;

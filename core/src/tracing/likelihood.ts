@@ -64,14 +64,33 @@ function stray(check: Check, value: ReadingValue): number {
 const share = (shares: Readonly<Record<string, number>>, word: string): number =>
   Object.hasOwn(shares, word) ? shares[word]! : 0;
 
-function meant(check: Check, predicted: Predicted, value: ReadingValue, member: number, hands: Hands): number {
+/** A reading with what does not hang on the account that is asked about it: where it lies on the ruler, how it strays. */
+export interface Shown {
+  readonly value: ReadingValue;
+  /** Of a number. */
+  readonly at: number;
+  readonly missed: number;
+  readonly straying: number;
+  readonly hands: Hands;
+}
+export function shownOf(check: Check, value: ReadingValue, hands: Hands = CAREFUL): Shown {
+  const dimension = INSTRUMENTS[check.instrument].dimension ?? 'ratio';
+  const missed = misses(check, hands);
+  return {
+    value,
+    at: value.kind === 'number' ? toRuler(value.value, dimension) : NaN,
+    missed,
+    straying: missed * stray(check, value),
+    hands,
+  };
+}
+
+function meant({ value, at: shown, hands }: Shown, predicted: Predicted, member: number): number {
   if (predicted.kind === 'word') return value.kind === 'word' ? share(predicted.shares[member]!, value.word) : 0;
   if (value.kind === 'open') return predicted.open[member]!;
   const at = predicted.at[member]!;
   if (value.kind !== 'number' || Number.isNaN(at)) return 0;
-  const dimension = INSTRUMENTS[check.instrument].dimension ?? 'ratio';
   const width = predicted.width[member]!;
-  const shown = toRuler(value.value, dimension);
   const near = (1 - hands.unlike) * density(shown, at, width);
   const further = hands.unlike * density(shown, at, Math.hypot(width, predicted.loose, hands.further));
   return (1 - predicted.open[member]!) * (near + further);
@@ -82,9 +101,12 @@ function density(at: number, mean: number, width: number): number {
   return Math.exp((-z * z) / 2) / (width * Math.sqrt(2 * Math.PI));
 }
 
+/** p(reading that hit its mark | member). */
+export const hitting = (shown: Shown, predicted: Predicted, member: number): number =>
+  (1 - shown.missed) * meant(shown, predicted, member);
+
 /** p(reading | member), with the heavy tail; `straying` is the part of it that the tail explains. */
 export function likelihood(check: Check, predicted: Predicted, value: ReadingValue, member: number, hands = CAREFUL) {
-  const missed = misses(check, hands);
-  const straying = missed * stray(check, value);
-  return { total: (1 - missed) * meant(check, predicted, value, member, hands) + straying, straying };
+  const shown = shownOf(check, value, hands);
+  return { total: hitting(shown, predicted, member) + shown.straying, straying: shown.straying };
 }

@@ -1,31 +1,43 @@
 import type { Complaint } from '../schema/job.ts';
 import type { PlacedReading } from './events.ts';
 import { Latest } from './latest.ts';
+import type { Ensemble } from './ensemble.ts';
 import type { Hands } from './likelihood.ts';
+import type { Predicted } from './prediction.ts';
+import type { Repeated } from './repeated.ts';
 
-/** log p(reading | severity step) by the names of the faults. */
-type Logs = Map<string, Float64Array>;
+/** What one reading says, for one kind of hands. */
+export interface Sayings {
+  /**
+   * log p(reading | severity step) by what is predicted, and by how its members speak for the steps: what many faults
+   * leave as it is, is one.
+   */
+  readonly logs: Map<Predicted, Map<Ensemble['strata'], Float64Array>>;
+  /** It with those before it, and by itself; made when asked. */
+  together?: Repeated;
+  alone?: Repeated;
+}
 
-const READINGS_KEPT = 150;
+const READINGS_KEPT = 600;
 
 /**
  * What readings say of hypotheses, kept between calls: by reading, and by what it says, for a page sends the same facts
  * anew each time it asks. The least lately asked go first.
  */
 export class LogCache {
-  private readonly placed = new WeakMap<PlacedReading, Map<string, Logs>>();
-  private readonly facts = new Latest<string, Map<string, Logs>>(READINGS_KEPT);
+  private readonly placed = new WeakMap<PlacedReading, Map<string, Sayings>>();
+  private readonly facts = new Latest<string, Map<string, Sayings>>(READINGS_KEPT);
 
-  of(placed: PlacedReading, { pattern }: Complaint, { misprobe }: Hands): Logs {
+  of(placed: PlacedReading, { pattern }: Complaint, { misprobe }: Hands): Sayings {
     let own = this.placed.get(placed);
     if (!own) this.placed.set(placed, (own = this.byFact(placed)));
     const how = `${pattern}|${misprobe}`;
-    let logs = own.get(how);
-    if (!logs) own.set(how, (logs = new Map()));
-    return logs;
+    let said = own.get(how);
+    if (!said) own.set(how, (said = { logs: new Map() }));
+    return said;
   }
 
-  private byFact({ reading, earlier }: PlacedReading): Map<string, Logs> {
+  private byFact({ reading, earlier }: PlacedReading): Map<string, Sayings> {
     const fact = JSON.stringify([reading, earlier.map((r) => r.id)]);
     return this.facts.of(fact, () => new Map());
   }

@@ -54,7 +54,7 @@ class Proofs {
   constructor(weigher: Weigher, belief: Belief, complaint: Complaint) {
     this.weigher = weigher;
     this.complaint = complaint;
-    this.readings = belief.story.readings;
+    this.readings = belief.story.weighed;
     const [first] = [...faultShares(belief)].sort((a, b) => b[1] - a[1]);
     this.lead = first && first[1] > LEADS_FROM ? first[0] : undefined;
   }

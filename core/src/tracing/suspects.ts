@@ -3,7 +3,7 @@ import type { House } from '../schema/house.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weighed, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
-import { likelihood, unclaimed } from './likelihood.ts';
+import { hitting, shownOf, unclaimed } from './likelihood.ts';
 import { meanLog } from './logs.ts';
 import { touchedShare } from './outside.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
@@ -61,7 +61,7 @@ function saidOf(weigher: Weigher, belief: Belief, complaint: Complaint): readonl
   let known = sums.get(belief);
   if (!known) {
     const singles = belief.weighed.flatMap((w) => (w.faults.length === 1 ? w.faults[0]! : []));
-    known = belief.story.readings.flatMap((placed): Said[] => {
+    known = belief.story.weighed.flatMap((placed): Said[] => {
       const check = weigher.check(placed.reading.checkId);
       if (!check) return [];
       const of = (fault: ModelFault) => {
@@ -120,24 +120,25 @@ export const AT_ODDS_FROM = 0.5;
 
 /** Chance of each reading having missed its mark (wrong terminal, wrong range), averaged over the belief. */
 export function strayReadings(weigher: Weigher, belief: Belief, complaint: Complaint): Stray[] {
-  return belief.story.readings.flatMap((placed) => {
+  const believed = belief.weighed.filter((w) => w.mass >= 1e-4);
+  return belief.story.weighed.flatMap((placed) => {
     const { reading, repaired } = placed;
     const check = weigher.check(reading.checkId);
     if (!check) return [];
     const sound = Math.exp(meanLog(weigher.readingLogs([], placed, check, complaint)));
+    const shown = shownOf(check, reading.value);
     const touched = touchedShare(check) * unclaimed(check, reading.value);
     // What nobody knows has changed the reading, or has left it as it is.
     let chance = (belief.outside * touched) / (touched + (1 - touchedShare(check)) * sound);
-    for (const w of belief.weighed) {
-      if (w.mass < 1e-4) continue;
+    for (const w of believed) {
       const seen = w.faults.filter((f) => !repaired.has(f.repairId));
       const ensemble = weigher.ensemble(seen);
       const predicted = ensemble.predict(check);
       const weights = memberWeights(ensemble, w.strata);
       let [total, straying] = [0, 0];
       weights.forEach((weight, m) => {
-        const p = likelihood(check, predicted, reading.value, m);
-        [total, straying] = [total + weight * p.total, straying + weight * p.straying];
+        total += weight * (hitting(shown, predicted, m) + shown.straying);
+        straying += weight * shown.straying;
       });
       // A fault that was away when the reading was taken explains it too.
       const logs = weigher.readingLogs(seen, placed, check, complaint);
