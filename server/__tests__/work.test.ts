@@ -1,8 +1,14 @@
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import express from 'express';
+import type { Piscina } from 'piscina';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { Line } from '../src/compute/line.ts';
 import { computePool } from '../src/compute/pool.ts';
+import { leaving } from '../src/http/request.ts';
 import type { Compute } from '../src/compute/compute.ts';
 import { clearImports, importFile } from '../src/files/import.ts';
 import { openStore } from '../src/store/database.ts';
@@ -112,6 +118,72 @@ describe('an import', () => {
   });
 });
 
+describe('what waits for a thread', () => {
+  /** A thread that finishes each task when it is told to. */
+  function slowThread() {
+    const ran: string[] = [];
+    const finish: (() => void)[] = [];
+    const run = ({ name }: { name: string }) => {
+      ran.push(name);
+      return new Promise((done) => finish.push(() => done(`${name} done`)));
+    };
+    return { ran, finish, line: new Line({ run } as unknown as Piscina) };
+  }
+
+  it('goes in the order of asking, one at a time', async () => {
+    const { ran, finish, line } = slowThread();
+    const [a, b] = [line.run({ name: 'a' }), line.run({ name: 'b' })];
+    await Promise.resolve();
+    expect(ran).toEqual(['a']);
+    expect(line.waiting).toBe(1);
+    finish[0]!();
+    expect(await a).toBe('a done');
+    await vi.waitUntil(() => ran.length === 2);
+    finish[1]!();
+    expect(await b).toBe('b done');
+    expect(line.waiting).toBe(0);
+  });
+  it('is passed over where whoever asked has left, and those behind it go on', async () => {
+    const { ran, finish, line } = slowThread();
+    const left = new AbortController();
+    const first = line.run({ name: 'first' });
+    const gone = line.run({ name: 'gone' }, left.signal);
+    const stays = line.run({ name: 'stays' }, new AbortController().signal);
+    left.abort();
+    await vi.waitUntil(() => ran.length === 1);
+    finish[0]!();
+    await first;
+    await expect(gone).rejects.toMatchObject({ status: 408 });
+    await vi.waitUntil(() => ran.length === 2);
+    finish[1]!();
+    expect(await stays).toBe('stays done');
+    expect(ran).toEqual(['first', 'stays']);
+  });
+  it('goes on behind a task that fails', async () => {
+    const run = vi.fn().mockRejectedValueOnce(new Error('broken')).mockResolvedValueOnce('well');
+    const line = new Line({ run } as unknown as Piscina);
+    await expect(line.run({ name: 'a' })).rejects.toThrow('broken');
+    expect(await line.run({ name: 'b' })).toBe('well');
+  });
+  it('a page that leaves is known to have left', async () => {
+    const told: boolean[] = [];
+    const app = express().get('/', (_req, res) => {
+      const left = leaving(res);
+      left.addEventListener('abort', () => told.push(true));
+    });
+    const server = app.listen(0);
+    const leaves = new AbortController();
+    const asked = fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`, { signal: leaves.signal });
+    await vi.waitUntil(async () => (await connections(server)) > 0);
+    leaves.abort();
+    await expect(asked).rejects.toThrow();
+    await vi.waitUntil(() => told.length === 1);
+    server.close();
+  });
+});
+const connections = (server: Server): Promise<number> =>
+  new Promise((done) => server.getConnections((_error, count) => done(count)));
+
 describe('computing on threads of its own', () => {
   const worker = join(import.meta.dirname, '../src/compute/worker.ts');
   let compute: Compute;
@@ -138,6 +210,28 @@ describe('computing on threads of its own', () => {
     expect(refused.body).toMatchObject({ type: 'urn:pondu:absurd', fields: [{ field: 'typed' }] });
     await s.api.get(`/api/jobs/${there}/checks/none/ruler`).expect(404);
     await here.stop();
+  });
+  it('a reading is written down while traces of cold machines wait', async () => {
+    const { body } = await s.api
+      .post('/api/machines')
+      .send({ ...machineBody, fitOut: { ...machineBody.fitOut, cylinders: 2 } })
+      .expect(201);
+    const cold = await newJob(s, complaint, (body as { id: string }).id);
+    const id = await newJob(s);
+    const order: string[] = [];
+    const traces = Array.from({ length: 3 }, () =>
+      s.api
+        .get(`/api/jobs/${cold}/trace`)
+        .expect(200)
+        .then(() => void order.push('trace')),
+    );
+    await s.api
+      .post(`/api/jobs/${id}/readings`)
+      .send({ checkId: 'battery-rest', typed: '12.4' })
+      .expect(201)
+      .then(() => void order.push('reading'));
+    await Promise.all(traces);
+    expect(order.indexOf('reading')).toBeLessThan(3);
   });
   it('others are answered while cold machines are traced', async () => {
     const ids: string[] = [];

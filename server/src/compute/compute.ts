@@ -6,8 +6,8 @@ import { answer, type Answer, type Input, type OfMachine, type Output, type Task
 
 /** Where the server's computing is done. */
 export interface Compute {
-  /** Throws the Problem that the task found. */
-  run<N extends TaskName>(name: N, input: Input<N> & OfMachine): Promise<Output<N>>;
+  /** Throws the Problem that the task found, or, where whoever asked has left before its turn came, that. */
+  run<N extends TaskName>(name: N, input: Input<N> & OfMachine, left?: AbortSignal): Promise<Output<N>>;
   readImport: Reader;
   close(): Promise<void>;
 }

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { valueOf, type Compute } from './compute.ts';
+import { Line } from './line.ts';
 import type { Answer, OfMachine, TaskName } from './tasks.ts';
 
 /** One thread stays free to answer with. */
@@ -27,28 +28,28 @@ export function computePool(worker: string): Compute {
     execArgv,
     resourceLimits: { maxOldGenerationSizeMb: HEAP_MB, maxYoungGenerationSizeMb: YOUNG_MB },
   };
-  const pools = Array.from(
-    { length: threads() },
-    () => new Piscina({ ...options, minThreads: 1, maxThreads: 1, idleTimeout: Infinity }),
-  );
+  const always = () => new Line(new Piscina({ ...options, minThreads: 1, maxThreads: 1, idleTimeout: Infinity }));
+  const pools = Array.from({ length: threads() }, always);
+  // A reading is written down at once, whatever is being traced.
+  const readings = always();
   const whenWanted = { ...options, minThreads: 0, maxThreads: 1, idleTimeout: IDLE_MS };
   const imports = new Piscina(whenWanted);
   // What nobody waits for keeps nobody waiting: the bays have a thread beside those that answer.
-  const bays = new Piscina(whenWanted);
+  const bays = new Line(new Piscina(whenWanted));
 
-  function threadFor(name: TaskName, { machine, house }: OfMachine): Piscina {
+  function threadFor(name: TaskName, { machine, house }: OfMachine): Line {
     if (name === 'summary' || name === 'simulated') return bays;
+    if (name === 'reading') return readings;
     const known = pools[hashOf(JSON.stringify([machine.fitOut, machine.plates, machine.worth, house])) % pools.length]!;
-    if (known.queueSize < PATIENCE) return known;
-    return pools.find((p) => p.queueSize === 0) ?? known;
+    if (known.waiting < PATIENCE) return known;
+    return pools.find((p) => p.waiting === 0) ?? known;
   }
   return {
-    run: async (name, input) => {
-      return valueOf((await threadFor(name, input).run({ name, input })) as Answer<never>);
-    },
+    run: async (name, input, left) =>
+      valueOf((await threadFor(name, input).run({ name, input }, left)) as Answer<never>),
     readImport: (path, spool) => imports.run({ path, spool }, { name: 'imports' }),
     close: async () => {
-      await Promise.all([...pools, imports, bays].map((p) => p.destroy()));
+      await Promise.all([...pools, readings, imports, bays].map((p) => p.destroy()));
     },
   };
 }

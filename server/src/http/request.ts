@@ -1,4 +1,4 @@
-import type { Request } from 'express';
+import type { Request, Response } from 'express';
 import type { z } from 'zod';
 import { fieldsOf, invalid, Problem } from './problem.ts';
 
@@ -43,4 +43,15 @@ export function param(req: Request, name: string): string {
   const given = String(req.params[name] ?? '');
   if (given.includes('\0')) throw new Problem(400, 'bad-address', 'The address cannot be read.');
   return given;
+}
+
+/** Tells when whoever asked has left before the answer was there. */
+export function leaving(res: Response): AbortSignal {
+  const left = new AbortController();
+  const closed = () => {
+    if (!res.writableFinished) left.abort();
+  };
+  if (res.closed) closed();
+  else res.once('close', closed);
+  return left.signal;
 }

@@ -5,7 +5,7 @@ import type { Compute } from '../compute/compute.ts';
 import type { OfJob } from '../compute/tasks.ts';
 import type { Summaries } from '../compute/summaries.ts';
 import { fieldsOf, invalid, Problem } from '../http/problem.ts';
-import { body, expectedVersion, param, query } from '../http/request.ts';
+import { body, expectedVersion, leaving, param, query } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
 import { addEvent, createJob, getJob, machineIdOf, putSnag, setJobDeleted, updateJob } from '../store/jobs.ts';
@@ -116,7 +116,7 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
 
   routes.get('/:id/trace', async (req, res) => {
     const now = query(req, schemas.conditionsQuerySchema);
-    res.json(await compute.run('trace', { ...(await ofJob(req)), now }));
+    res.json(await compute.run('trace', { ...(await ofJob(req)), now }, leaving(res)));
   });
   /** The first screen's trace, ruler and model, if they have been worked out already. */
   routes.get('/:id/ahead', async (req, res) => {
@@ -125,12 +125,16 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
     res.json({ stand: found.stand, packed: found.ahead });
   });
   routes.get('/:id/checks/:checkId/ruler', async (req, res) => {
-    res.json(await compute.run('ruler', { ...(await ofJob(req)), checkId: param(req, 'checkId') }));
+    const asked = { ...(await ofJob(req)), checkId: param(req, 'checkId') };
+    res.json(await compute.run('ruler', asked, leaving(res)));
   });
   routes.get('/:id/causes/:faultId', async (req, res) => {
-    res.json(await compute.run('causes', { ...(await ofJob(req)), faultId: param(req, 'faultId') }));
+    const asked = { ...(await ofJob(req)), faultId: param(req, 'faultId') };
+    res.json(await compute.run('causes', asked, leaving(res)));
   });
-  routes.get('/:id/proof', async (req, res) => void res.json(await compute.run('proof', await ofJob(req))));
+  routes.get('/:id/proof', async (req, res) => {
+    res.json(await compute.run('proof', await ofJob(req), leaving(res)));
+  });
   routes.get('/:id/settings', async (req, res) => void res.json(await compute.run('settings', await ofJob(req))));
   routes.get('/:id/readings.csv', async (req, res) => {
     const csv = await compute.run('csv', await ofJob(req));
