@@ -30,13 +30,23 @@ const cleared = ({ readings, repaired }: Story): boolean =>
 /** Whether its starter may bend a rod: nobody has turned it by hand yet. */
 export const byHandFirst = (complaint: Complaint, story: Story): boolean => mayBeHeld(complaint) && !cleared(story);
 
-/** The engine is turned by hand before any check that is taken with its starter. */
+/**
+ * The engine is turned by hand before any check that is taken with its starter. What can be read without either goes
+ * before both as long as it tells more a minute than turning it by hand and then by its starter.
+ */
 export function handFirst(machine: Machine, ranked: readonly RankedCheck[]): RankedCheck[] {
   const hand = ranked.find((r) => r.check.id === PLUGS_OUT);
   const first = ranked.findIndex((r) => turnedByStarter(machine, r.check));
-  if (!hand || first < 0 || ranked.indexOf(hand) < first) return [...ranked];
-  const others = ranked.filter((r) => r !== hand);
-  return [...others.slice(0, first), hand, ...others.slice(first)];
+  const engaged = ranked[first];
+  if (!hand || !engaged || ranked.indexOf(hand) < first) return [...ranked];
+  const both = (hand.bits + engaged.bits) / (hand.minutes + engaged.minutes);
+  const before = (r: RankedCheck, place: number): boolean =>
+    place < first || (r !== hand && !turnedByStarter(machine, r.check) && r.bitsPerMinute > both);
+  return [
+    ...ranked.filter((r, place) => before(r, place)),
+    hand,
+    ...ranked.filter((r, place) => r !== hand && !before(r, place)),
+  ];
 }
 
 /** Of a check on such a job: what stands before it besides its own. */
