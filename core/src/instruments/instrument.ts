@@ -16,6 +16,8 @@ export interface Instrument {
   readonly dimension?: Dimension;
   /** Words it can show; a check may name its own. */
   readonly words?: readonly string[];
+  /** Without leads that could touch nothing: a leaf, a can, an eye on a mark. Its slips lie anywhere. */
+  readonly leadless?: true;
   /** Highest number it can show; beyond it stands OL. */
   readonly limit?: number;
   observe(scene: Scene, check: Check): Outcome;
@@ -23,9 +25,9 @@ export interface Instrument {
   error(value: number): number;
 }
 
-/** What a meter shows while its leads touch nothing: OL where it has it, else nothing at all. */
-export const untouched = ({ limit }: Instrument): ReadingValue =>
-  limit === undefined ? { kind: 'number', value: 0 } : { kind: 'open' };
+/** What a meter shows while its leads touch nothing: OL where it has it, else nothing at all. None where it has no leads. */
+export const untouched = ({ limit, leadless }: Instrument): Exclude<ReadingValue, { kind: 'word' }> | undefined =>
+  leadless ? undefined : limit === undefined ? { kind: 'number', value: 0 } : { kind: 'open' };
 
 /** From so many ohms on it is insulation: how many megohms, or OL, is a matter of damp, fingers and the meter. */
 export const INSULATES_OHMS = 2e6;

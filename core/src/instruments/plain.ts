@@ -11,6 +11,7 @@ const figureOf =
 export const feelerGauge: Instrument = {
   id: 'feeler gauge',
   label: 'Feeler gauge',
+  leadless: true,
   dimension: 'length',
   observe: figureOf('A feeler gauge needs a gap'),
   // Half a leaf of a metric set.
@@ -106,6 +107,7 @@ export const leakDownTester: Instrument = {
 export const measuringCan: Instrument = {
   id: 'measuring can',
   label: 'Measuring can and a watch',
+  leadless: true,
   dimension: 'volume',
   observe: figureOf('A can needs something that flows'),
   error: (cubicMetres) => 0.05 * cubicMetres + 8e-6,
@@ -115,6 +117,7 @@ export const measuringCan: Instrument = {
 export const timingLight: Instrument = {
   id: 'timing light',
   label: 'Timing light',
+  leadless: true,
   dimension: 'angle',
   observe: figureOf('A timing light needs a mark'),
   // A degree and a half of eye, pointer and jitter.

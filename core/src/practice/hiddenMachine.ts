@@ -67,7 +67,8 @@ export class HiddenMachine {
       this.saw.set(check.id, word);
       return { kind: 'word', word };
     }
-    if (stray) return untouched(instrument);
+    // Without leads it is misread.
+    if (stray) return untouched(instrument) ?? { kind: 'number', value: 2 * this.random() * outcome.value };
     const shown = outcome.value + instrument.error(outcome.value) * normal(this.random);
     if (shown > (instrument.limit ?? Infinity)) return { kind: 'open' };
     const signed = SIGNED.some((d) => d === instrument.dimension);

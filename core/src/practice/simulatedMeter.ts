@@ -7,6 +7,8 @@ import type { Model, ModelFault } from '../tracing/model.ts';
 import type { HiddenMachine } from './hiddenMachine.ts';
 
 /** Seconds from when the probes are picked up until they touch, and from then until the display is still. */
+/** Without leads there is nothing to show before it is read. */
+const NOTHING_YET = { kind: 'number', value: 0 } as const;
 const REACHING = 0.9;
 const SETTLING = 0.6;
 
@@ -59,7 +61,7 @@ export class SimulatedMeter {
       return { text: steady ? word : '…', value: this.value, steady };
     }
     if (seconds < REACHING) {
-      const value = untouched(instrument);
+      const value = untouched(instrument) ?? NOTHING_YET;
       return { text: value.kind === 'number' ? formatQuantity(value.value, dimension) : 'OL', value, steady: false };
     }
     if (this.value.kind === 'open') return { text: 'OL', value: this.value, steady: true };

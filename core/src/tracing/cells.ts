@@ -115,11 +115,12 @@ export class Cells {
   /** Readings that missed their mark: mostly where the leads touch nothing, the rest over all cells alike. */
   private strays(check: Check, cells: number): Float64Array {
     const instrument = INSTRUMENTS[check.instrument];
-    if (instrument.dimension === undefined) return new Float64Array(cells).fill(1 / cells);
+    const blank = untouched(instrument);
+    if (instrument.dimension === undefined || !blank) return new Float64Array(cells).fill(1 / cells);
     const shares = new Float64Array(cells).fill((1 - TOUCHES_NOTHING) / cells);
     const { low, step } = this.edgesOf(check);
     const zero = Math.min(CELLS - 1, Math.max(0, Math.floor(-low / step)));
-    const nothing = untouched(instrument).kind === 'open' ? CELLS : zero;
+    const nothing = blank.kind === 'open' ? CELLS : zero;
     shares[nothing]! += TOUCHES_NOTHING;
     return shares;
   }

@@ -20,12 +20,12 @@ export interface Hands {
   readonly share: number;
 }
 export const CAREFUL: Hands = { misprobe: 0.03, mistold: 0.006, unlike: 0.1, further: 0, share: 0.92 };
-export const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.1, unlike: 0.3, further: 0.35, share: 0.08 };
+export const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.04, unlike: 0.3, further: 0.35, share: 0.08 };
 export const HANDS: readonly Hands[] = [CAREFUL, CLUMSY];
 
-/** Share of the readings of a check that miss their mark. */
+/** Share of the readings of a check that miss their mark; without leads none touches the wrong terminal. */
 export const misses = (check: Check, hands: Hands = CAREFUL): number =>
-  check.instrument === 'eyes' ? hands.mistold : hands.misprobe;
+  check.instrument === 'eyes' || INSTRUMENTS[check.instrument].leadless ? hands.mistold : hands.misprobe;
 /** Where such a reading may land: evenly over the ruler, this wide, or OL. */
 const RULER_WIDTH: Readonly<Partial<Record<Dimension, number>>> = {
   voltage: 12,
@@ -55,6 +55,7 @@ function stray(check: Check, value: ReadingValue): number {
   const { dimension } = instrument;
   if (dimension === undefined) return anywhere;
   const blank = untouched(instrument);
+  if (!blank) return anywhere;
   const near = () => (value.kind === 'number' ? density(toRuler(value.value, dimension), 0, NEAR_NOTHING) : 0);
   const nothing = blank.kind === 'open' ? Number(value.kind === 'open') : near();
   return TOUCHES_NOTHING * nothing + (1 - TOUCHES_NOTHING) * anywhere;

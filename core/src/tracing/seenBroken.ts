@@ -1,4 +1,4 @@
-import type { Belief, Weigher } from './belief.ts';
+import type { Belief } from './belief.ts';
 import type { Found } from './found.ts';
 import type { ModelRepair } from './model.ts';
 import type { RepairShare, Verdict } from './verdict.ts';
@@ -10,9 +10,8 @@ const SOON_DONE = { minutes: 10, money: 1, from: 0.6 } as const;
 const seenFrom = ({ minutes, money }: ModelRepair): number =>
   minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
 
-/** What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. */
+/** What was found at the part itself, by eye or by meter, and belief holds guilty is put right in any case: asking more only costs minutes. */
 export function seenBroken(
-  weigher: Weigher,
   { story }: Belief,
   best: RepairShare | undefined,
   dearFrom: number,
@@ -20,8 +19,7 @@ export function seenBroken(
 ): Verdict | undefined {
   if (!best || best.share < seenFrom(best.repair) || best.repair.money >= dearFrom) return undefined;
   const found = foundIn().find((f) => f.fault.repairId === best.repair.id);
-  const check = found && story.readings.find((r) => r.reading.id === found.readingId)?.reading.checkId;
-  return check !== undefined && weigher.check(check)?.instrument === 'eyes'
+  return found && story.readings.some((r) => r.reading.id === found.readingId)
     ? { kind: 'fix', repair: best.repair, share: best.share, why: 'seen' }
     : undefined;
 }

@@ -127,9 +127,10 @@ export function strayReadings(weigher: Weigher, belief: Belief, complaint: Compl
     if (!check) return [];
     const sound = Math.exp(meanLog(weigher.readingLogs([], placed, check, complaint)));
     const shown = shownOf(check, reading.value);
-    const touched = touchedShare(check) * unclaimed(check, reading.value);
+    const share = touchedShare(weigher, check);
+    const touched = share * unclaimed(check, reading.value);
     // What nobody knows has changed the reading, or has left it as it is.
-    let chance = (belief.outside * touched) / (touched + (1 - touchedShare(check)) * sound);
+    let chance = (belief.outside * touched) / (touched + (1 - share) * sound);
     for (const w of believed) {
       const seen = w.faults.filter((f) => !repaired.has(f.repairId));
       const ensemble = weigher.ensemble(seen);

@@ -165,7 +165,7 @@ export class Tracer {
       return { kind: 'outside', share: belief.outside };
     if (verdict.kind === 'check') {
       const [best] = repairShares(this.model, belief, this.house);
-      return seenBroken(this.weigher, belief, best, this.dearFrom, () => this.foundIn(belief, complaint)) ?? verdict;
+      return seenBroken(belief, best, this.dearFrom, () => this.foundIn(belief, complaint)) ?? verdict;
     }
     if (verdict.kind !== 'fix') return verdict;
     const dear = verdict.repair.money >= this.dearFrom;

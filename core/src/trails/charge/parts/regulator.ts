@@ -100,7 +100,7 @@ export const regulatorRectifier: PartKind<Regulated, 'dead' | 'leakOhms'> = {
       label: 'a diode leaks: it empties the battery at rest',
       weight: 1,
       repair: 'replace',
-      apply: (p, s, { volts }) => ({ ...p, leakOhms: logBetween(25, 5, s) * (volts / 12) }),
+      apply: (p, s, { volts }) => ({ ...p, leakOhms: logBetween(120, 5, s) * (volts / 12) }),
     },
   ],
   elements: (p, { id, nodes }) => [

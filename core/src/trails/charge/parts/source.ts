@@ -231,7 +231,7 @@ export const alternator: PartKind<
         shortedDiode: 1,
         share: between(DIODE_SHORTED.share.fast, DIODE_SHORTED.share.idle, s),
         ripple: DIODE_SHORTED.ripple,
-        leakOhms: logBetween(25, 5, s) * (volts / 12),
+        leakOhms: logBetween(120, 5, s) * (volts / 12),
       }),
     },
   ],

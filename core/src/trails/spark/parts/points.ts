@@ -1,6 +1,11 @@
 import { between, deadShort, logBetween, OPEN_OHMS, type Figures, type PartKind } from '../../../machine/part.ts';
 import { camAt } from './distributorShaft.ts';
 
+/** Below this gap the contacts arc or touch: they do not break the circuit. Metres. */
+const LEAST_GAP = 0.03e-3;
+/** Of points that are too close, the share that still open. Judgement. */
+const STILL_OPENS = 0.5;
+
 export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms' | 'parted', 'edgeMetres' | 'still'> =
   {
     kind: 'breaker points',
@@ -64,11 +69,15 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
       },
       {
         id: 'closed-up',
-        label: 'closed up, they never open',
-        weight: 6,
+        label: 'set or worn too close',
+        weight: 7,
         byHand: true,
         repair: 'set',
-        apply: (p, s) => ({ ...p, gapMetres: between(0.02e-3, 0, s) }),
+        // A heel wears as slowly as it likes; what hardly opens is brought in as often as what never does.
+        apply: (p, s) => ({
+          ...p,
+          gapMetres: s < STILL_OPENS ? between(0.22e-3, LEAST_GAP, s / STILL_OPENS) : between(0.02e-3, 0, s),
+        }),
       },
       {
         id: 'parted',
@@ -102,9 +111,6 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
     ],
   };
 
-/** Below this gap the contacts arc or touch: they do not break the circuit. Metres. */
-const LEAST_GAP = 0.03e-3;
-
 /** Whether the contacts touch with the cam where it is. */
 export function contactMade(p: Figures<'parted' | 'gapMetres'>, camAllows: boolean): boolean {
   if (p.parted > 0.5) return false;
@@ -114,7 +120,7 @@ export function contactMade(p: Figures<'parted' | 'gapMetres'>, camAllows: boole
 /** Contacts that part by less than this arc as they do, metres; the arc's ohms at the least gap, and over what it fades. */
 const ARCS_UNDER = 0.25e-3;
 const ARC_OHMS = 40;
-const ARC_FADES = 0.035e-3;
+const ARC_FADES = 0.15e-3;
 /** What an arc over a gap set too small leaves across the opened contacts, ohms. Judgement. */
 export const arcOhms = (gapMetres: number): number =>
   gapMetres >= ARCS_UNDER ? OPEN_OHMS : ARC_OHMS * Math.exp(Math.max(0, gapMetres - LEAST_GAP) / ARC_FADES);
