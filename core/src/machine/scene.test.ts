@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { EVERY_KIND } from '../__tests__/everyKind.ts';
 import { CRANKED } from '../__tests__/crankMachines.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { drawSound } from '../tracing/draw.ts';
@@ -7,6 +8,7 @@ import { buildModel } from '../tracing/model.ts';
 import { assemble, type Machine } from './machine.ts';
 import type { Offers } from './observed.ts';
 import { Scene } from './scene.ts';
+import { FiguresRead } from './settling.ts';
 import { Site } from './site.ts';
 
 const CRANK = { key: 'crank', points: 'turning' } as const;
@@ -42,6 +44,29 @@ describe('what one trail asks of another', () => {
       chargeAmps: (s, state) => s.see('busVolts', state),
     });
     expect(() => scene.see('busVolts', CRANK)).toThrow('asks for itself');
+  });
+});
+
+describe('what follows from a fault', () => {
+  // Beside a sound machine only what the fault can touch is worked out anew; the plain way works out all of it.
+  it.each(EVERY_KIND)('%s: is the same beside a sound machine as by itself', (_name, body) => {
+    const own = buildModel(body, house);
+    const middle = drawSound(own, () => 0.5);
+    const base = new Scene(own.machine, middle);
+    for (const f of own.faults) {
+      const failed = withBad(own, middle, f, 0.5);
+      expect(new Scene(own.machine, failed, base).params, f.id).toEqual(new Scene(own.machine, failed).params);
+    }
+  });
+  it('is asked of the figures that were read as it settled, and of no others', () => {
+    const read = new FiguresRead();
+    const watched = read.watching({ a: { x: 1, y: 2 }, b: { z: 3 }, c: { u: 1 } });
+    expect(watched['a']!['x']! + Object.keys({ ...watched['c'] }).length).toBe(2);
+    expect(read.ignores('a', { x: 1, y: 2 }, { x: 1, y: 9 })).toBe(true);
+    expect(read.ignores('a', { x: 1, y: 2 }, { x: 5, y: 2 })).toBe(false);
+    expect(read.ignores('b', { z: 3 }, { z: 4 })).toBe(true);
+    // Copied whole, any of its figures may have been used.
+    expect(read.ignores('c', { u: 1 }, { u: 1, v: 2 })).toBe(false);
   });
 });
 

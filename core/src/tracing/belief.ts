@@ -208,8 +208,12 @@ export class Weigher {
     ];
     const gone = cured(complaint, story);
     const brings = (fault: ModelFault, told: Complaint) => this.complaintShare([fault], told);
-    const unknown = outsideLog(story, complaint, this.complainedLog(first, complaint), this, (placed, check, hands) =>
-      Math.exp(meanLog(this.readingLogs([], placed, check, complaint, hands))),
+    const unknown = outsideLog(
+      story,
+      complaint,
+      this.complainedLog(first, complaint),
+      (id) => this.checks.get(id),
+      (placed, check, hands) => Math.exp(meanLog(this.readingLogs([], placed, check, complaint, hands))),
     );
     const top = Math.max(unknown, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(unknown - top));

@@ -16,19 +16,14 @@ const MOST_PARTS = 3;
 
 export const isLong = ({ minutes }: ModelRepair): boolean => minutes >= LONG_MINUTES;
 
-/** Whether a check looks at a part itself: nothing of the network enters, and few other parts do. */
-export function atThePart(weigher: Weigher, check: Check): boolean {
+/** Whether a check looks at the part itself: nothing of the network enters, and few other parts do. */
+function looksAt(weigher: Weigher, { part }: ModelFault, check: Check): boolean {
   if (check.whole || check.elective) return false;
-  if (check.probe.kind === 'ohms' && check.probe.bench !== undefined) return true;
   const { parts, states, probed } = weigher.ensemble([]).dependsOn(check);
   const direct = check.probe.kind === 'look' || check.probe.kind === 'figure';
-  return direct && !probed && states.size === 0 && parts.size <= MOST_PARTS;
+  if (check.probe.kind === 'ohms' && check.probe.bench === part.id) return true;
+  return direct && !probed && states.size === 0 && parts.has(part.id) && parts.size <= MOST_PARTS;
 }
-const looksAt = (weigher: Weigher, { part }: ModelFault, check: Check): boolean =>
-  atThePart(weigher, check) &&
-  (check.probe.kind === 'ohms'
-    ? check.probe.bench === part.id
-    : weigher.ensemble([]).dependsOn(check).parts.has(part.id));
 
 /** Checks that look at what a repair is for and cost little beside it; what must be opened is opened for the repair too. */
 export function decidingLooks(

@@ -113,6 +113,13 @@ describe('how likely a reading is', () => {
       10 * straying('coil-primary', { kind: 'number', value: 0 }),
     );
   });
+  it('without leads a slip lies anywhere: no leaf of a feeler gauge shows nothing because it touches nothing', () => {
+    const gap = check('points-gap');
+    const straying = (metres: number) =>
+      likelihood(gap, weigher.ensemble([]).predict(gap), { kind: 'number', value: metres }, 0).straying;
+    expect(straying(0)).toBe(straying(0.4e-3));
+    expect(misses(gap)).toBeLessThan(misses(drop));
+  });
   it('near the end of a meter’s range is OL on some days and a number on others', () => {
     const shares = (ohms: number) => {
       const band = { low: ohms * 0.7, high: ohms * 1.3, source: 'manual', note: '' } as const;

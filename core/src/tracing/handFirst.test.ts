@@ -29,6 +29,15 @@ describe('a drowned or seized cylinder', () => {
     for (const r of ranked) expect(r.cautions.includes('drowned cylinder'), r.id).toBe(turns(r.id) || isHand(r.id));
   });
   const isHand = (id: string) => ['plugs-out-by-hand', 'crank-by-hand', 'crank-pinion'].includes(id);
+  it('what is read at rest may go before both, where it tells more a minute', () => {
+    const { ranked } = view({ ...noFire, symptom: 'crank-slow' });
+    const hand = ranked.findIndex((r) => r.id === 'plugs-out-by-hand');
+    const rest = ranked.findIndex((r) => r.id === 'battery-rest');
+    expect(rest).toBeGreaterThanOrEqual(0);
+    expect(rest).toBeLessThan(hand);
+    // And none that comes before needs the engine turned.
+    for (const r of ranked.slice(0, hand)) expect(turns(r.id), r.id).toBe(false);
+  });
   it('what was under water asks for it whatever it is brought in for', () => {
     expect(mayBeHeld(noFire)).toBe(false);
     expect(mayBeHeld({ ...noFire, happened: ['under water'] })).toBe(true);

@@ -48,6 +48,24 @@ describe('expected information', () => {
         );
     }
   });
+  it('of the checks in front counts faults that are there together as they read together', () => {
+    const both = new Tracer(machine(), house);
+    const own = new Cells(both.weigher);
+    const told = [
+      reading('spark-every', 'none at all'),
+      reading('look-rotor', 'tip burnt short'),
+      reading('points-drop', 4),
+    ];
+    const believed = both.belief(noFire, told);
+    expect(believed.weighed.some((w) => w.remaining.length > 1 && w.mass > 0.05)).toBe(true);
+    const all = count(both.weigher, believed, failing, noFire);
+    const ranked = rankChecks(both.weigher, own, believed, all, new Set());
+    for (const r of ranked.slice(0, 5)) expect(r.bits, r.check.id).toBeCloseTo(information(own, all, r.check), 9);
+    // The rest is a first look, and not far off it.
+    const off = ranked.map((r) => Math.abs(r.bits - information(own, all, r.check)));
+    expect(Math.max(...off)).toBeLessThan(0.25);
+    expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.01);
+  });
   it('is never below zero nor above what there is to know', () => {
     const belief = counted([]);
     const sizes = new Map<number, number>();

@@ -1,8 +1,6 @@
 import type { Check } from '../trails/checks.ts';
 import type { Complaint, Reading } from '../schema/job.ts';
 import { saidOf } from '../engine/complaint.ts';
-import type { Weigher } from './belief.ts';
-import { atThePart } from './decidingLook.ts';
 import { byCheck, type PlacedReading, type Story } from './events.ts';
 import { OUTSIDE } from './hypotheses.ts';
 import { HANDS, type Hands } from './likelihood.ts';
@@ -14,11 +12,8 @@ import { unclaimedAgain } from './repeated.ts';
  * machine. What a known fault would read exactly so is that fault, not something unknown that happens to. Judgement.
  */
 const TOUCHED = 0.25;
-/** A gap, a winding on the bench, a hose: what else would change those? */
-const TOUCHED_AT_THE_PART = 0.05;
 /** What the engine does as a whole it may do for a reason that nobody knows. */
-export const touchedShare = (weigher: Weigher, check: Check): number =>
-  check.whole ? 1 : atThePart(weigher, check) ? TOUCHED_AT_THE_PART : TOUCHED;
+export const touchedShare = (check: Check): number => (check.whole ? 1 : TOUCHED);
 /** p(complaint) from something that no trail knows. */
 const UNKNOWN_EXPLAINS = 0.25;
 
@@ -33,12 +28,12 @@ export function outsideLog(
   story: Story,
   complaint: Complaint,
   complained: number,
-  weigher: Weigher,
+  checkOf: (id: string) => Check | undefined,
   soundly: (placed: PlacedReading, check: Check, hands: Hands) => number,
 ): number {
   const explains = Math.min(saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS), complained);
   const prior = Math.log(OUTSIDE) + explains;
-  const asked = byCheck(story, (id) => weigher.check(id));
+  const asked = byCheck(story, checkOf);
   return logSum(
     HANDS.map((hands) => {
       let log = prior + Math.log(hands.share);
@@ -46,7 +41,7 @@ export function outsideLog(
       for (const { check, all } of asked) {
         const any = all.reduce((p, r) => p * unclaimedAgain(check, values(r.earlier), r.reading.value, hands), 1);
         const sound = all.reduce((p, placed) => p * soundly(placed, check, hands), 1);
-        const touched = touchedShare(weigher, check);
+        const touched = touchedShare(check);
         log += Math.log(touched * any + (1 - touched) * sound);
       }
       return log;

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { CRANKED } from '../__tests__/crankMachines.ts';
 import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { failing, house, noFire, reading } from '../__tests__/machines.ts';
 import type { Complaint } from '../schema/job.ts';
@@ -14,6 +15,16 @@ describe('what is seen and soon done', () => {
     expect(verdict).toMatchObject({ kind: 'fix', repair: { id: 'belt.tighten' }, why: 'seen' });
     // What takes an hour or money waits until it is surer than this.
     expect(verdict.kind === 'fix' && verdict.share).toBeLessThan(0.85);
+  });
+  it('so is what a meter shows at the part itself: a strap that drops a volt is cleaned', () => {
+    const slow: Complaint = { ...noFire, symptom: 'crank-slow' };
+    const cranked = new Tracer(CRANKED['relay and an interlock, with breaker points']!, house);
+    const events = [
+      reading('battery-rest', 12.6),
+      reading('plugs-out-by-hand', 'turns freely, dry'),
+      reading('strap-drop', 1.1),
+    ];
+    expect(cranked.trace(slow, events, failing).verdict).toMatchObject({ kind: 'fix', repair: { id: 'strap.clean' } });
   });
   it('a wire that only looks bad is not mended on a remark', () => {
     expect(verdictAfter(reading('seen-charge-wire', 'looks bad')).kind).toBe('check');

@@ -127,7 +127,7 @@ export function strayReadings(weigher: Weigher, belief: Belief, complaint: Compl
     if (!check) return [];
     const sound = Math.exp(meanLog(weigher.readingLogs([], placed, check, complaint)));
     const shown = shownOf(check, reading.value);
-    const share = touchedShare(weigher, check);
+    const share = touchedShare(check);
     const touched = share * unclaimed(check, reading.value);
     // What nobody knows has changed the reading, or has left it as it is.
     let chance = (belief.outside * touched) / (touched + (1 - share) * sound);

@@ -4,7 +4,7 @@ import { camAt } from './distributorShaft.ts';
 /** Below this gap the contacts arc or touch: they do not break the circuit. Metres. */
 const LEAST_GAP = 0.03e-3;
 /** Of points that are too close, the share that still open. Judgement. */
-const STILL_OPENS = 0.5;
+const STILL_OPENS = 0.4;
 
 export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms' | 'parted', 'edgeMetres' | 'still'> =
   {
