@@ -14,6 +14,8 @@ interface Props {
   onSelect: (station: string) => void;
   taps: readonly Tap[];
   onTap: (checkId: string) => void;
+  /** What stands at the end of the row of trails. */
+  children?: React.ReactNode;
 }
 
 /** Which of the machine's lines is open: the one chosen, the one of the station in hand, else the most suspected. */
@@ -64,10 +66,39 @@ export function TrailLines(props: Props) {
             ))}
           </ul>
         )}
+        {props.children}
       </div>
       <div id="open-trail" role="tabpanel" aria-label={TRAIL_LABELS[shown]}>
         <TrailMap stations={trail.stations} {...{ states, selected, onSelect, taps, onTap }} />
       </div>
     </div>
+  );
+}
+
+/** The map in one line: the trail in hand, where on it most is suspected, and how much. */
+export function TrailLine({
+  model,
+  states,
+  shares,
+  open,
+  selected,
+}: Pick<Props, 'model' | 'states' | 'shares' | 'open' | 'selected'>) {
+  const trail = model.trails.find((t) => t.id === openTrail({ model, shares, open, selected }))!;
+  const own = states.filter((s) => trail.stations.some((t) => t.id === s.id)).sort((a, b) => b.share - a.share);
+  const [worst] = own;
+  const label = trail.stations.find((t) => t.id === worst?.id)?.label;
+  const share = shares.find((s) => s.trail === trail.id)?.share ?? 0;
+  return (
+    <span className="flex min-w-0 grow items-center gap-2">
+      <b>{TRAIL_LABELS[trail.id as TrailName]}</b>
+      <span aria-hidden className="lines-bar shrink-0" style={{ width: `${Math.round(share * 64)}px` }} />
+      <b className="whitespace-nowrap">{percent(share)}</b>
+      {worst && worst.share >= 0.03 && (
+        <span className={`truncate ${worst.state === 'lost here' ? 'text-lost' : 'text-soft'}`}>
+          {worst.state === 'lost here' ? 'lost at ' : ''}
+          {label} {percent(worst.share)}
+        </span>
+      )}
+    </span>
   );
 }

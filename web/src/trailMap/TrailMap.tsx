@@ -1,4 +1,6 @@
 import type { Station, StationState } from '@pondu/core';
+import { Info } from 'lucide-react';
+import { Popover } from 'radix-ui';
 import { useRef, type CSSProperties, type KeyboardEvent } from 'react';
 import { percent } from '../words/belief.ts';
 import { Picture } from './Picture.tsx';
@@ -118,14 +120,24 @@ export function TrailMap({ stations, states, selected, onSelect, taps = [], onTa
   );
 }
 
+/** What the lines mean, where it is asked. */
 export function TrailKey() {
   return (
-    <ul className="trail-key" aria-label="What the lines mean">
-      <li data-state="proven">proven</li>
-      <li data-state="cleared">cleared, not measured</li>
-      <li data-state="unknown">not proven</li>
-      <li data-state="lost here">lost here</li>
-      <li data-state="bar">suspicion</li>
-    </ul>
+    <Popover.Root>
+      <Popover.Trigger className="ml-auto flex min-h-12 items-center gap-1 rounded-lg px-2 text-[14px] text-soft hover:bg-sunk">
+        <Info aria-hidden className="size-4" /> Key
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content align="end" className="card z-30 p-3 shadow-lg">
+          <ul className="trail-key" aria-label="What the lines mean">
+            <li data-state="proven">proven</li>
+            <li data-state="cleared">cleared, not measured</li>
+            <li data-state="unknown">not proven</li>
+            <li data-state="lost here">lost here</li>
+            <li data-state="bar">suspicion</li>
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

@@ -2,16 +2,15 @@ import { formatBand, TRY_IT, type CheckView, type ModelView, type RankedView, ty
 import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
-import { PlugGrid } from '../../ruler/PlugGrid.tsx';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
-import { WordRuler } from '../../ruler/WordRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
 import { minutesWords } from '../../words/belief.ts';
-import { placeholder } from '../../words/failures.ts';
 import { Cautions, useUnderstood } from './Cautions.tsx';
+import './checkCard.css';
 import { ConditionsRow } from './ConditionsRow.tsx';
+import { READING_FORM, ReadingForm } from './ReadingForm.tsx';
 import type { ReadingEntry } from './useReadingEntry.ts';
 
 interface Props {
@@ -73,15 +72,14 @@ export function CheckCard({
   onAdd,
   children,
 }: Props) {
-  const [understood, understand] = useUnderstood(check.cautions);
+  const { fresh, understand } = useUnderstood(check.cautions);
   const toOpen = check.opens.filter((o) => !opened.includes(o));
   const minutes = rank?.minutesNow ?? check.minutes;
-  const mayLeave = rank !== undefined && !proving && !entry.correcting;
   const reading =
     entry.value?.kind === 'number' ? entry.value.value : entry.value?.kind === 'open' ? Infinity : undefined;
   return (
-    <section aria-label="Check" aria-busy={busy} className="card grid grid-cols-[minmax(0,1fr)] gap-2.5 p-3 sm:p-4">
-      <div className="flex items-start gap-x-3">
+    <section aria-label="Check" aria-busy={busy} className="check-card card p-3 sm:p-4">
+      <div className="flex items-start gap-x-3 lg:col-span-2">
         <div className="flex grow flex-wrap items-baseline gap-x-3">
           <h2 className="text-xl">{check.label}</h2>
           <span className="text-[14px] text-soft">{why(rank, isNext, proving, unproposed)}</span>
@@ -97,108 +95,49 @@ export function CheckCard({
           </Link>
         )}
       </div>
-      <dl className="grid gap-1 text-[16px]">
-        <Line icon={<Settings2 aria-hidden className="size-5" />} term="Set" text={check.set} />
-        <Line icon={<Hand aria-hidden className="size-5" />} term="Touch" text={check.touch} />
-        <Line icon={<Eye aria-hidden className="size-5" />} term="Watch" text={check.watch} />
-      </dl>
-      <p className="condensed flex flex-wrap gap-x-4 gap-y-1 text-[14px] text-soft">
-        <span className="flex items-center gap-1">
-          <Gauge aria-hidden className="size-4" /> {check.instrumentLabel}
-        </span>
-        <span className="flex items-center gap-1">
-          <Clock aria-hidden className="size-4" /> {minutesWords(minutes)}
-        </span>
-        {toOpen.length > 0 && (
-          <span className="flex items-center gap-1 text-warn">
-            <PackageOpen aria-hidden className="size-4" /> first: {toOpen.join(', ')}
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-2.5 lg:row-span-2">
+        <dl className="grid gap-1 text-[16px]">
+          <Line icon={<Settings2 aria-hidden className="size-5" />} term="Set" text={check.set} />
+          <Line icon={<Hand aria-hidden className="size-5" />} term="Touch" text={check.touch} />
+          <Line icon={<Eye aria-hidden className="size-5" />} term="Watch" text={check.watch} />
+        </dl>
+        <p className="condensed flex flex-wrap gap-x-4 gap-y-1 text-[14px] text-soft">
+          <span className="flex items-center gap-1">
+            <Gauge aria-hidden className="size-4" /> {check.instrumentLabel}
           </span>
+          <span className="flex items-center gap-1">
+            <Clock aria-hidden className="size-4" /> {minutesWords(minutes)}
+          </span>
+          {toOpen.length > 0 && (
+            <span className="flex items-center gap-1 text-warn">
+              <PackageOpen aria-hidden className="size-4" /> first: {toOpen.join(', ')}
+            </span>
+          )}
+          {ruler.dimension && ruler.well.openShare < 1 && (
+            <span>when well {formatBand(ruler.well.low, ruler.well.high, ruler.dimension)}</span>
+          )}
+        </p>
+        <Cautions ids={check.cautions} fresh={fresh} onUnderstood={understand} />
+      </div>
+      <ReadingForm
+        check={check}
+        ruler={ruler}
+        entry={entry}
+        understood={fresh.length === 0}
+        mayLeave={rank !== undefined && !proving && !entry.correcting}
+      />
+      <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-2.5 lg:col-start-2">
+        {check.dimension === 'pressure' && (
+          <GaugeFace ruler={ruler} reading={reading} unit={entry.gaugeUnit} setUnit={entry.setGaugeUnit} />
         )}
-        {ruler.dimension && ruler.well.openShare < 1 && (
-          <span>when well {formatBand(ruler.well.low, ruler.well.high, ruler.dimension)}</span>
-        )}
-      </p>
-      <Cautions ids={check.cautions} understood={understood} onUnderstood={understand} />
-      <form
-        data-reading
-        className="grid grid-cols-[minmax(0,1fr)] gap-2.5"
-        onSubmit={(e) => {
-          e.preventDefault();
-          if (understood) entry.save();
-        }}
-      >
-        {entry.correcting && (
-          <p className="rounded bg-warn-wash px-3 py-1.5 text-warn">
-            Correcting an earlier reading: the old one stays in the log, struck out.
-          </p>
-        )}
-        {ruler.dimension ? (
-          <>
-            <div className="flex flex-wrap items-start gap-2">
-              <div className="w-44">
-                <label htmlFor="reading" className="sr-only">
-                  Reading
-                </label>
-                <input
-                  id="reading"
-                  className="field !h-14 text-2xl font-semibold placeholder:text-[15px] placeholder:font-normal"
-                  placeholder={ruler.dimension === 'pressure' ? `in ${entry.gaugeUnit}` : placeholder(ruler.dimension)}
-                  value={entry.typed}
-                  onChange={(e) => entry.setTyped(e.target.value)}
-                  inputMode="text"
-                  autoComplete="off"
-                  enterKeyHint="done"
-                  aria-invalid={entry.error ? true : undefined}
-                  aria-describedby="reading-note"
-                />
-              </div>
-              {ruler.dimension === 'resistance' && (
-                <Button className="!min-h-14" onClick={() => entry.setTyped('OL')}>
-                  OL
-                </Button>
-              )}
-              <SaveButton entry={entry} understood={understood} />
-              {mayLeave && <AsideButton entry={entry} />}
-              <Alternatives ranked={alternatives} onChoose={onChoose} />
-            </div>
-            <p
-              id="reading-note"
-              role={entry.error ? 'alert' : undefined}
-              className="font-medium text-danger empty:hidden"
-            >
-              {entry.error}
-            </p>
-            {check.dimension === 'pressure' && (
-              <GaugeFace ruler={ruler} reading={reading} unit={entry.gaugeUnit} setUnit={entry.setGaugeUnit} />
-            )}
-            <ReadingRuler ruler={ruler} reading={reading} />
-          </>
-        ) : (
-          <>
-            {check.plugs > 1 && <PlugGrid plugs={check.plugs} word={entry.typed} onChange={entry.setTyped} />}
-            <WordRuler ruler={ruler} value={entry.typed} onChange={entry.setTyped} few={check.plugs > 1} />
-            <div className="flex flex-wrap items-center gap-3">
-              <SaveButton entry={entry} understood={understood} />
-              {mayLeave && <AsideButton entry={entry} />}
-              <Alternatives ranked={alternatives} onChoose={onChoose} />
-              {entry.error && (
-                <p role="alert" className="font-medium text-danger">
-                  {entry.error}
-                </p>
-              )}
-            </div>
-          </>
-        )}
-        {entry.absurd && (
-          <div className="flex flex-wrap items-center gap-3 rounded-lg bg-warn-wash p-3 text-warn">
-            <p className="grow font-medium">Is the meter on the right range, and are the leads where they belong?</p>
-            <Button onClick={() => entry.save(true)}>Yes, let it stand</Button>
-          </div>
-        )}
-        <ConditionsRow entry={entry} />
-      </form>
-      {onAdd && <AddSuspect faults={faults} ruler={ruler} onAdd={onAdd} />}
-      {children}
+        {ruler.dimension && <ReadingRuler ruler={ruler} reading={reading} />}
+      </div>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-2.5 lg:col-span-2">
+        <Alternatives ranked={alternatives} onChoose={onChoose} />
+        <ConditionsRow entry={entry} form={READING_FORM} />
+        {onAdd && <AddSuspect faults={faults} ruler={ruler} onAdd={onAdd} />}
+        {children}
+      </div>
     </section>
   );
 }
@@ -230,11 +169,7 @@ function AddSuspect({
 function Alternatives({ ranked, onChoose }: { ranked: readonly RankedView[]; onChoose: (checkId: string) => void }) {
   if (ranked.length === 0) return null;
   return (
-    <div
-      className="flex min-w-0 flex-1 basis-80 flex-wrap items-stretch gap-2 sm:flex-nowrap"
-      aria-label="Alternatives"
-      role="group"
-    >
+    <div className="flex min-w-0 flex-wrap items-stretch gap-2 sm:flex-nowrap" aria-label="Alternatives" role="group">
       {ranked.map((a) => (
         <Button
           key={a.id}
@@ -248,23 +183,6 @@ function Alternatives({ ranked, onChoose }: { ranked: readonly RankedView[]; onC
         </Button>
       ))}
     </div>
-  );
-}
-
-function SaveButton({ entry, understood }: { entry: ReadingEntry; understood: boolean }) {
-  return (
-    <Button look="do" type="submit" className="!min-h-14 !px-6" disabled={entry.saving || !understood}>
-      {entry.saving ? 'Saving…' : 'Save reading'}
-    </Button>
-  );
-}
-
-/** What is proposed may be out of reach, or nobody can say what it shows. */
-function AsideButton({ entry }: { entry: ReadingEntry }) {
-  return (
-    <Button className="!min-h-14" disabled={entry.saving} onClick={entry.setAside}>
-      Cannot tell
-    </Button>
   );
 }
 

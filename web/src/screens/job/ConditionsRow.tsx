@@ -16,7 +16,7 @@ const PRESENT = [
 const UNDER = { wet: 'wetted', load: 'under load', 'ten minutes': 'after ten minutes of running' } as const;
 
 /** With each reading: was the fault there, and how warm was the part. Only a failing machine can fail a test. */
-export function ConditionsRow({ entry }: { entry: ReadingEntry }) {
+export function ConditionsRow({ entry, form }: { entry: ReadingEntry; form?: string }) {
   const { conditions, setConditions } = entry;
   return (
     <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -59,6 +59,7 @@ export function ConditionsRow({ entry }: { entry: ReadingEntry }) {
         </label>
         <input
           id="note"
+          form={form}
           className="field"
           value={entry.note}
           onChange={(e) => entry.setNote(e.target.value)}

@@ -1,11 +1,12 @@
 import { freeProbeId, type FreeProbe, type JobEvent, type ModelView, type TrailName, looksDrowned } from '@pondu/core';
+import { ChevronDown } from 'lucide-react';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSearchParams } from 'react-router';
 import { useModel, useRuler, useTrace } from '../../tracer/useTracer.ts';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { TrailKey } from '../../trailMap/TrailMap.tsx';
-import { TrailLines } from '../../trailMap/TrailLines.tsx';
+import { TrailLine, TrailLines } from '../../trailMap/TrailLines.tsx';
 import { CheckCard } from './CheckCard.tsx';
 import { CheckList } from './CheckList.tsx';
 import { PhotosPanel } from '../photos/PhotosPanel.tsx';
@@ -50,6 +51,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   const { stored, input, house, machine } = place;
   const [params, setParams] = useSearchParams();
   const [logOpen, setLogOpen] = useState(false);
+  const [mapOpen, setMapOpen] = useState(false);
   const now = nowOf(stored);
   const trace = useTrace(input, now);
   const model = useModel(machine, house);
@@ -91,6 +93,9 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
     begun: () => put({ check: chosen }),
     saved: () => choose(undefined),
   });
+  // Leads are put on the map: it lies open for that.
+  const mapShown = mapOpen || probing.lead !== undefined;
+  const trailOpen = (params.get('trail') as TrailName | undefined) ?? undefined;
   const preview = useTrace(entry.previewInput, entry.conditions);
 
   useHotkeys('1,2,3', (event) => choose(ranked[Number(event.key) - 1]?.id), [ranked]);
@@ -111,23 +116,42 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
   const round = beside ? model.data.checks.filter((c) => c.check.beside?.what === beside) : [];
   return (
     <div className="grid gap-3 p-2 sm:p-3 lg:grid-cols-[minmax(0,1fr)_360px]">
-      <section aria-label="Trail map" className="card min-w-0 px-2 pt-1 pb-1.5 lg:col-span-2">
-        <TrailLines
-          model={model.data}
-          states={shown.stations}
-          shares={shown.trails}
-          open={(params.get('trail') as TrailName | undefined) ?? undefined}
-          onOpen={(trail) => put({ trail, station: undefined })}
-          selected={probing.lead ? undefined : station}
-          onSelect={(s) => (probing.lead ? probing.tap(s) : put({ station: s === station ? undefined : s }))}
-          taps={taps}
-          onTap={choose}
-        />
-        {probing.lead ? (
-          <ProbePicker probing={probing} stations={model.data.stations} places={model.data.probing!} />
-        ) : (
-          <TrailKey />
-        )}
+      <section aria-label="Trail map" className="card min-w-0 px-2 lg:col-span-2 lg:pt-1 lg:pb-1.5">
+        <button
+          type="button"
+          className="flex min-h-12 w-full items-center gap-2 px-1 text-left lg:hidden"
+          aria-expanded={mapShown}
+          aria-controls="trail-map"
+          onClick={() => setMapOpen((o) => !o)}
+        >
+          <TrailLine
+            model={model.data}
+            states={shown.stations}
+            shares={shown.trails}
+            open={trailOpen}
+            selected={station}
+          />
+          <ChevronDown aria-hidden className={`size-5 shrink-0 ${mapShown ? 'rotate-180' : ''}`} />
+          <span className="sr-only">Trail map</span>
+        </button>
+        <div id="trail-map" className={mapShown ? 'max-lg:pb-1.5' : 'max-lg:hidden'}>
+          <TrailLines
+            model={model.data}
+            states={shown.stations}
+            shares={shown.trails}
+            open={trailOpen}
+            onOpen={(trail) => put({ trail, station: undefined })}
+            selected={probing.lead ? undefined : station}
+            onSelect={(s) => (probing.lead ? probing.tap(s) : put({ station: s === station ? undefined : s }))}
+            taps={taps}
+            onTap={choose}
+          >
+            {!probing.lead && <TrailKey />}
+          </TrailLines>
+          {probing.lead && (
+            <ProbePicker probing={probing} stations={model.data.stations} places={model.data.probing!} />
+          )}
+        </div>
       </section>
       <div className="grid min-w-0 content-start gap-3">
         {station && (
@@ -146,9 +170,6 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           />
         )}
         {!lookOnly && <VerdictBanner trace={trace.data} place={place} />}
-        {!lookOnly && stored.job.complaint.pattern === 'hot' && (
-          <SoakPanel jobId={stored.id} advice={trace.data.soak} onSoaked={entry.setConditions} />
-        )}
         {lookOnly && ranked.length === 0 && (
           <div className="card p-4">
             <p className="text-lg font-semibold">Everything has been looked at.</p>
@@ -189,6 +210,9 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
           <Failed error={ruler.error} />
         ) : (
           chosen && <Loading what="Working out the ruler" />
+        )}
+        {!lookOnly && stored.job.complaint.pattern === 'hot' && (
+          <SoakPanel jobId={stored.id} advice={trace.data.soak} onSoaked={entry.setConditions} />
         )}
       </div>
       <Suspects jobId={stored.id} trace={shown} before={before} house={house} events={stored.events} checks={checks} />

@@ -36,7 +36,8 @@ export function YardPage() {
   const input = ready ? inputOf(job.data!, machine.data!.machine, house.data!.house) : undefined;
   const wells = useWells(input, [checkId]);
   const found = model.data?.checks.find((c) => c.check.id === checkId);
-  const [understood, understand] = useUnderstood(found?.check.cautions ?? []);
+  const { fresh, understand } = useUnderstood(found?.check.cautions ?? []);
+  const understood = fresh.length === 0;
   usePageTitle('Across the yard');
   const seed = params.get('seed') ?? String(seedOf(id ?? ''));
   const fault = params.get('fault');
@@ -94,7 +95,7 @@ export function YardPage() {
         )}
       </div>
       <div className="grid gap-2">
-        <Cautions ids={check.cautions} understood={understood} onUnderstood={understand} />
+        <Cautions ids={check.cautions} fresh={fresh} onUnderstood={understand} />
         <div className="flex flex-wrap gap-3">
           <Button className="!min-h-16 grow !text-xl" disabled={!understood} onClick={() => setMeasuring((n) => n + 1)}>
             <Radio aria-hidden className="size-6" />{' '}
