@@ -1,4 +1,4 @@
-import type { Belief } from './belief.ts';
+import type { Belief, Weigher } from './belief.ts';
 import type { Found } from './found.ts';
 import type { ModelRepair } from './model.ts';
 import type { RepairShare, Verdict } from './verdict.ts';
@@ -10,16 +10,29 @@ const SOON_DONE = { minutes: 10, money: 1, from: 0.6 } as const;
 const seenFrom = ({ minutes, money }: ModelRepair): number =>
   minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
 
-/** What was found at the part itself, by eye or by meter, and belief holds guilty is put right in any case: asking more only costs minutes. */
+/** Any other repair that is as likely as this is asked about first, where a meter has shown it and no eye. */
+const RIVAL = 0.07;
+
+/**
+ * What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. So is what a
+ * meter has shown of that part alone, unless another repair stands out beside it and being wrong is expected to cost
+ * more than the next check does.
+ */
 export function seenBroken(
+  weigher: Weigher,
   { story }: Belief,
-  best: RepairShare | undefined,
+  [best, second]: readonly RepairShare[],
   dearFrom: number,
   foundIn: () => readonly Found[],
+  nextCosts: number,
 ): Verdict | undefined {
   if (!best || best.share < seenFrom(best.repair) || best.repair.money >= dearFrom) return undefined;
   const found = foundIn().find((f) => f.fault.repairId === best.repair.id);
-  return found && story.readings.some((r) => r.reading.id === found.readingId)
+  const check = found && story.readings.find((r) => r.reading.id === found.readingId)?.reading.checkId;
+  if (check === undefined) return undefined;
+  const byEye = weigher.check(check)?.instrument === 'eyes';
+  const alone = (second?.share ?? 0) < RIVAL;
+  return byEye || alone || (1 - best.share) * best.cost <= nextCosts
     ? { kind: 'fix', repair: best.repair, share: best.share, why: 'seen' }
     : undefined;
 }

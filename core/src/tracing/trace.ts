@@ -8,7 +8,7 @@ import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, outcomeTable, soundShare } from './counting.ts';
 import { opened, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { decidingLooks, isLong, lookFirst } from './decidingLook.ts';
-import { costOf } from './repairCost.ts';
+import { costOf, perMinute } from './repairCost.ts';
 import { foundBy, type Found } from './found.ts';
 import { byHandFirst, handFirst } from './handFirst.ts';
 import { Latest } from './latest.ts';
@@ -164,8 +164,10 @@ export class Tracer {
     if (verdict.kind === 'sound' && oddTwice(this.weigher, belief, this.strays(belief, complaint)))
       return { kind: 'outside', share: belief.outside };
     if (verdict.kind === 'check') {
-      const [best] = repairShares(this.model, belief, this.house);
-      return seenBroken(belief, best, this.dearFrom, () => this.foundIn(belief, complaint)) ?? verdict;
+      const shares = repairShares(this.model, belief, this.house);
+      const found = () => this.foundIn(belief, complaint);
+      const nextCosts = (ranked[0]?.minutes ?? 0) * perMinute(this.house);
+      return seenBroken(this.weigher, belief, shares, this.dearFrom, found, nextCosts) ?? verdict;
     }
     if (verdict.kind !== 'fix') return verdict;
     const dear = verdict.repair.money >= this.dearFrom;
