@@ -55,7 +55,9 @@ export function ReadingForm({
           </Button>
         )}
       </div>
-      {!understood && <p className="text-[14px] text-warn">It can be saved once the cautions are understood.</p>}
+      {!understood && (
+        <p className="text-[14px] text-warn lg:hidden">It can be saved once the cautions are understood.</p>
+      )}
       <p id="reading-note" role={entry.error ? 'alert' : undefined} className="font-medium text-danger empty:hidden">
         {entry.error}
       </p>
