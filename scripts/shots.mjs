@@ -81,6 +81,8 @@ async function opened({ theme = 'light', size = WIDE } = {}) {
   const context = await browser.createBrowserContext();
   const page = await context.newPage();
   await page.setViewport(size);
+  // The first pictures wait until the workshop has worked its machines out.
+  page.setDefaultTimeout(180_000);
   await page.evaluateOnNewDocument(
     (t, known) => {
       localStorage.setItem('pondu.theme', t);
@@ -94,7 +96,7 @@ async function opened({ theme = 'light', size = WIDE } = {}) {
 const sees = (page, text) => page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);
 async function taken(page, name) {
   // Until every bay and ruler has been worked out.
-  await page.waitForFunction(() => !/Working (it|out)/.test(document.body.innerText), { timeout: 90_000 });
+  await page.waitForFunction(() => !/Working (it|out)/.test(document.body.innerText), { timeout: 300_000 });
   await new Promise((resolve) => setTimeout(resolve, 1500));
   await page.screenshot({ path: join(out, `${name}.png`) });
   await page.browserContext().close();
