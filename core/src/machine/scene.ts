@@ -12,8 +12,8 @@ import {
   type SparkPlace,
   type ValueOf,
 } from './observed.ts';
-import { figuresIn, type MachineState, type PartInstance, type PartParams } from './part.ts';
-import { FiguresRead } from './settling.ts';
+import { figuresIn, type MachineState, type PartInstance } from './part.ts';
+import { figuresBeside, FiguresRead, type Beside } from './settling.ts';
 import { keyOf, stateNumber } from './state.ts';
 
 /** The figures given leave a network that has no answer. */
@@ -25,12 +25,6 @@ const ALIKE_SHARE = 2e-4;
 
 /** States with everything that moves in its place: some tens for any machine. */
 const settledStates = new Map<string, MachineState>();
-
-function alike(a: PartParams, b: PartParams): boolean {
-  for (const k in a) if (a[k] !== b[k]) return false;
-  for (const k in b) if (!(k in a)) return false;
-  return true;
-}
 
 /** A machine in the state in which an instrument finds it, all figures known. What was solved is kept by state. */
 export class Scene implements Known {
@@ -94,29 +88,14 @@ export class Scene implements Known {
   }
 
   /** Settled figures beside the base's, and the parts that differ. */
-  private besideOf(base: Scene, given: MachineParams): { figures: MachineParams; differing: readonly PartInstance[] } {
+  private besideOf(base: Scene, given: MachineParams): Beside {
     const changed = this.machine.parts.filter(({ id }) => given[id] !== base.given[id]);
     if (this.machine.unsettled === this.machine) return { figures: given, differing: changed };
     const alone = ({ id, apart }: PartInstance) =>
       apart && base.figures[id] === base.given[id] && base.settlingReads.ignores(id, base.given[id]!, given[id]!);
-    if (!changed.every(alone)) return this.settledBeside(base, given);
+    if (!changed.every(alone)) return figuresBeside(this.machine.parts, given, this.settle(given), base.figures);
     const own = Object.fromEntries(changed.map(({ id }) => [id, given[id]!]));
     return { figures: { ...base.figures, ...own }, differing: changed };
-  }
-  /**
-   * What settles them writes figures anew each time: those that are the base's by value are given back as the base's own.
-   */
-  private settledBeside(base: Scene, given: MachineParams) {
-    const settled = this.settle(given);
-    const differing: PartInstance[] = [];
-    let figures = settled;
-    for (const part of this.machine.parts) {
-      const [own, there] = [settled[part.id]!, base.figures[part.id]!];
-      if (own === there) continue;
-      if (own === given[part.id] || !alike(own, there)) differing.push(part);
-      else figures = { ...figures, [part.id]: there };
-    }
-    return { figures, differing };
   }
   /** The same machine before anything has followed from its fault. */
   private get unsettled(): Scene {

@@ -1,5 +1,5 @@
 import type { MachineParams } from './known.ts';
-import type { PartParams } from './part.ts';
+import type { PartInstance, PartParams } from './part.ts';
 
 /** Which figures were read while it was worked out what follows from a machine's figures. */
 export class FiguresRead {
@@ -38,3 +38,36 @@ export class FiguresRead {
 }
 
 const WHOLE = '*';
+
+/** Figures of a machine beside those of the same one without its fault, and the parts in which the two differ. */
+export interface Beside {
+  readonly figures: MachineParams;
+  readonly differing: readonly PartInstance[];
+}
+
+/**
+ * What settles a machine writes figures anew each time: those that are the base's by value are given back as the base's
+ * own. `given` is what it had before it settled: what a fault itself gave it differs in any case.
+ */
+export function figuresBeside(
+  parts: readonly PartInstance[],
+  given: MachineParams,
+  settled: MachineParams,
+  base: MachineParams,
+): Beside {
+  const differing: PartInstance[] = [];
+  let figures = settled;
+  for (const part of parts) {
+    const [own, there] = [settled[part.id]!, base[part.id]!];
+    if (own === there) continue;
+    if (own === given[part.id] || !alike(own, there)) differing.push(part);
+    else figures = { ...figures, [part.id]: there };
+  }
+  return { figures, differing };
+}
+
+function alike(a: PartParams, b: PartParams): boolean {
+  for (const k in a) if (a[k] !== b[k]) return false;
+  for (const k in b) if (!(k in a)) return false;
+  return true;
+}
