@@ -76,7 +76,7 @@ const valve = (name: string, repair: string, money: number, label: string, weigh
   );
 const breather = valve('crankcase valve', 'Renew the crankcase’s valve', 9, 'stuck open', 1.5, 0.3, 0.9);
 const purge = valve('purge valve', 'Renew the purge valve of the canister', 34, 'stuck open', 1.5, 0.25, 0.7);
-const servo = valve('brake servo', 'Renew the brake’s servo or its valve', 120, 'its diaphragm leaks', 1, 0.3, 1.1);
+const servo = valve('brake servo', 'Renew the brake’s servo or its valve', 120, 'diaphragm leaks', 1, 0.3, 1.1);
 /** Throttles of several carburettors, tied to one another. */
 const balance = kind(
   'throttle linkage',

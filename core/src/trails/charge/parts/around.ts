@@ -117,7 +117,7 @@ export const chargeLamp: PartKind<'watts', 'out' | 'led' | 'ohms' | 'off'> = {
     },
     {
       id: 'wire',
-      label: 'its wire broken',
+      label: 'wire broken',
       weight: 1.5,
       repair: 'wire',
       comesWith: 'shaking',
@@ -141,7 +141,7 @@ export const exciteResistor: PartKind<'ohms'> = {
   faults: [
     {
       id: 'wire',
-      label: 'its wire broken',
+      label: 'broken',
       weight: 2.5,
       repair: 'wire',
       comesWith: 'shaking',

@@ -52,7 +52,7 @@ const faults = (repair: string): FaultMode<Regulated, 'dead'>[] => [
 /** The wire by which a regulator that stands apart feels the battery: what it loses there it makes up for. */
 const sense: FaultMode<Regulated, 'dead' | 'senseVolts'> = {
   id: 'sense',
-  label: 'its sense wire poor or off: it charges too much',
+  label: 'sense wire poor or off: it charges too much',
   weight: 1,
   byHand: true,
   repair: 'sense',

@@ -86,14 +86,14 @@ export function running(p: MachineFigures, context: PartContext): Element[] {
 
 const brushes = {
   id: 'brushes',
-  label: 'its brushes worn or stuck',
+  label: 'brushes worn or stuck',
   weight: 3,
   repair: 'brushes',
   comesWith: 'shaking',
 } as const;
 const fieldOpen = {
   id: 'field-open',
-  label: 'its field open',
+  label: 'field open',
   weight: 1.2,
   repair: 'replace',
   comesWith: 'heat',
@@ -149,7 +149,7 @@ export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residua
     {
       id: 'shorted',
       from: { share: 1 },
-      label: 'its armature shorted',
+      label: 'armature shorted',
       weight: 1,
       repair: 'replace',
       apply: (p, s) => ({ ...p, share: between(0.5, 0.2, s) }),
@@ -215,7 +215,7 @@ export const alternator: PartKind<
     {
       // What feeds its field is lost: it lives on what the lamp lets through, and the lamp glows on.
       id: 'exciter',
-      label: 'its exciter diodes open',
+      label: 'exciter diodes open',
       weight: 1,
       repair: 'replace',
       comesWith: 'heat',

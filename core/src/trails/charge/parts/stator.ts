@@ -76,7 +76,7 @@ const stator = (
     {
       id: 'weak',
       from: { share: 1 },
-      label: 'its magnets weak or loose',
+      label: 'magnets weak or loose',
       weight: 0.8,
       repair: 'magnets',
       apply: (p, s) => ({ ...p, strength: between(0.6, 0.35, s), share: between(0.6, 0.35, s) }),

@@ -160,7 +160,7 @@ const crankcase: PartKind<'leakSquareMetres'> = {
   kind: 'crankcase',
   plates: [{ ...leak(0.0002, 0.002), label: 'What its seals let by' }],
   repairs: [{ id: 'seals', label: 'Renew the crankshaft’s seals', minutes: 180, money: 24 }],
-  faults: [{ id: 'leaks', label: 'its seals leak', weight: 3, repair: 'seals', apply: leaks(0.7, 4) }],
+  faults: [{ id: 'leaks', label: 'seals leak', weight: 3, repair: 'seals', apply: leaks(0.7, 4) }],
   elements: () => [],
 };
 const share = (label: string, low: number): PlateSpec<'share'> => ({

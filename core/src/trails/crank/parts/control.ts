@@ -21,7 +21,7 @@ export const startSwitch: PartKind<'ohms', 'stuck'> = {
   faults: [
     {
       id: 'dead',
-      label: 'its contact dead',
+      label: 'contact dead',
       weight: 2,
       repair: 'replace',
       comesWith: 'shaking',
@@ -37,7 +37,7 @@ export const startSwitch: PartKind<'ohms', 'stuck'> = {
     },
     {
       id: 'worn',
-      label: 'its contact worn',
+      label: 'contact worn',
       weight: 1.5,
       repair: 'replace',
       apply: (p, s, fit) => ({ ...p, ohms: poor(s, fit) }),

@@ -26,14 +26,14 @@ export const handStart: PartKind<'newtonMetres' | 'grip'> = {
   faults: [
     {
       id: 'broken',
-      label: 'its cord broken or its spring gone',
+      label: 'cord broken or spring gone',
       weight: 3,
       repair: 'cord',
       apply: (p) => ({ ...p, newtonMetres: 0 }),
     },
     {
       id: 'pawls',
-      label: 'its pawls do not catch',
+      label: 'pawls do not catch',
       weight: 2,
       repair: 'pawls',
       comesWith: 'shaking',

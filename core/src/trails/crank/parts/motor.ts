@@ -38,7 +38,7 @@ export const starterMotor: PartKind<
   faults: [
     {
       id: 'brushes',
-      label: 'its brushes worn',
+      label: 'brushes worn',
       weight: 3,
       repair: 'brushes',
       comesWith: 'shaking',
@@ -46,7 +46,7 @@ export const starterMotor: PartKind<
     },
     {
       id: 'open',
-      label: 'its brushes off the commutator, or a field open',
+      label: 'brushes off the commutator, or a field open',
       weight: 2,
       repair: 'brushes',
       comesWith: 'shaking',
@@ -55,7 +55,7 @@ export const starterMotor: PartKind<
     {
       id: 'shorted',
       from: { braked: 1 },
-      label: 'its windings shorted: it draws twice and turns slowly',
+      label: 'windings shorted: it draws twice and turns slowly',
       weight: 1.2,
       repair: 'replace',
       comesWith: 'heat',
@@ -128,7 +128,7 @@ export const starterDrive: PartKind<'grip' | 'gone', 'jammed'> = {
     {
       id: 'jammed',
       leap: true,
-      label: 'its pinion jammed in the ring',
+      label: 'pinion jammed in the ring',
       weight: 0.8,
       repair: 'part',
       apply: (p) => ({ ...p, jammed: 1 }),

@@ -53,14 +53,14 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
   faults: [
     {
       id: 'burnt',
-      label: 'its contacts burnt: it clicks, and little passes',
+      label: 'contacts burnt: it clicks, and little passes',
       weight: 6,
       repair: 'contacts',
       apply: (p, s, fit) => ({ ...p, contactOhms: logBetween(0.04, 60, s) * perHundredAmps(fit) }),
     },
     {
       id: 'sticky',
-      label: 'its plunger sticky: it asks for more volts than it gets',
+      label: 'plunger sticky: it asks for more volts than it gets',
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
@@ -68,14 +68,14 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
     },
     {
       id: 'pull-open',
-      label: 'its pull-in winding open',
+      label: 'pull-in winding open',
       weight: 0.8,
       repair: 'replace',
       apply: (p) => ({ ...p, pullOhms: OPEN_OHMS }),
     },
     {
       id: 'hold-open',
-      label: 'its hold winding open',
+      label: 'hold winding open',
       weight: 1,
       repair: 'replace',
       apply: (p) => ({ ...p, holdOhms: OPEN_OHMS }),
@@ -84,7 +84,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
       // Whoever measures has taken the battery off: nothing else of it shows.
       id: 'welded',
       leap: true,
-      label: 'its contacts welded: the starter does not let go',
+      label: 'contacts welded: the starter does not let go',
       weight: 0.8,
       repair: 'contacts',
       apply: (p) => ({ ...p, welded: 1 }),
@@ -138,7 +138,7 @@ export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms', 'w
   faults: [
     {
       id: 'contact',
-      label: 'its contact burnt',
+      label: 'contact burnt',
       weight: 2.5,
       repair: 'replace',
       apply: (p, s, { volts }) => ({ ...p, contactOhms: logBetween(0.5, 60, s) * squared(volts) }),
@@ -146,14 +146,14 @@ export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms', 'w
     {
       id: 'welded',
       leap: true,
-      label: 'its contact welded: the starter does not let go',
+      label: 'contact welded: the starter does not let go',
       weight: 0.6,
       repair: 'replace',
       apply: (p) => ({ ...p, welded: 1 }),
     },
     {
       id: 'coil-open',
-      label: 'its coil open',
+      label: 'coil open',
       weight: 1,
       repair: 'replace',
       apply: (p) => ({ ...p, coilOhms: OPEN_OHMS }),

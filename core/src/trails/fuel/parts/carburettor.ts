@@ -67,7 +67,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
     {
       // Petrol boils from 35–40 °C; a bowl over a hot manifold spills into it (REFERENCE, fuel).
       id: 'boils',
-      label: 'its fuel boils over when hot',
+      label: 'fuel boils over when hot',
       weight: 1,
       repair: 'shield',
       comesWith: 'heat',
@@ -78,7 +78,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
       // What has boiled away is not there: the bowl is low until the pump has filled it again.
       id: 'boiled-dry',
       from: { gone: 0 },
-      label: 'its fuel boils away when hot',
+      label: 'fuel boils away when hot',
       weight: 0.7,
       repair: 'shield',
       comesWith: 'heat',
@@ -88,14 +88,14 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
   ],
   elements: () => [],
 };
-const jet = (kind: string, which: string, weight: number): PartKind<'blocked'> => ({
+const jet = (kind: string, weight: number): PartKind<'blocked'> => ({
   kind,
   plates: [hidden('blocked', 'Share that is blocked', 0, 0.03)],
   repairs: [clean],
   faults: [
     {
       id: 'blocked',
-      label: `${which} blocked`,
+      label: 'blocked',
       weight,
       repair: 'clean',
       apply: (p, s) => ({ ...p, blocked: between(0.45, 0.98, s) }),
@@ -103,8 +103,8 @@ const jet = (kind: string, which: string, weight: number): PartKind<'blocked'> =
   ],
   elements: () => [],
 });
-export const idleJet = jet('idle jet', 'its passages', 3);
-export const mainJet = jet('main jet', 'its passage', 1.5);
+export const idleJet = jet('idle jet', 3);
+export const mainJet = jet('main jet', 1.5);
 
 export const choke: PartKind<'closes' | 'opens'> = {
   kind: 'choke',

@@ -4,7 +4,7 @@ import { hidden } from './carburettor.ts';
 type Own = 'idleBlocked' | 'mainBlocked' | 'high' | 'starved' | 'enriched';
 const enriched: FaultMode<Own> = {
   id: 'enriched',
-  label: 'its enricher does not shut: rich once warm',
+  label: 'enricher does not shut: rich once warm',
   weight: 1.5,
   repair: 'enricher',
   apply: (p, s) => ({ ...p, enriched: between(0.55, 1, s) }),
@@ -28,14 +28,14 @@ export const ownCarburettor: PartKind<Own> = {
   faults: [
     {
       id: 'idle-blocked',
-      label: 'its idle passages blocked',
+      label: 'idle passages blocked',
       weight: 3,
       repair: 'clean',
       apply: (p, s) => ({ ...p, idleBlocked: between(0.5, 0.98, s) }),
     },
     {
       id: 'main-blocked',
-      label: 'its main jet blocked',
+      label: 'main jet blocked',
       weight: 1.2,
       repair: 'clean',
       apply: (p, s) => ({ ...p, mainBlocked: between(0.5, 0.98, s) }),
@@ -50,7 +50,7 @@ export const ownCarburettor: PartKind<Own> = {
     },
     {
       id: 'starved',
-      label: 'its needle stuck shut',
+      label: 'needle stuck shut',
       weight: 1,
       repair: 'needle',
       apply: (p, s) => ({ ...p, starved: between(0.8, 1, s) }),

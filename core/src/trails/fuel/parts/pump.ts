@@ -43,7 +43,7 @@ const weak = (
 /** Its outlet valve leaks: running it keeps up, standing its line runs empty. */
 const drainsBack: PumpFault = {
   id: 'drains',
-  label: 'its valves leak back: its line runs empty as it stands',
+  label: 'valves leak back: its line runs empty as it stands',
   weight: 1,
   repair: 'renew',
   comesWith: 'cold',
@@ -87,10 +87,10 @@ const pump = (kind: string, faults: readonly PumpFault[], money: number): PartKi
 export const mechanicalPump = pump(
   'mechanical fuel pump',
   [
-    weak('torn', 'its diaphragm torn: fuel runs into the oil', 2, 0.25, 0.03, {
+    weak('torn', 'diaphragm torn: fuel runs into the oil', 2, 0.25, 0.03, {
       apply: (p, s) => ({ ...p, pascals: p.pascals * between(0.25, 0.03, s), inOil: 1 }),
     }),
-    weak('worn', 'its valves or its push-rod worn', 2, 0.3, 0.08),
+    weak('worn', 'valves or push-rod worn', 2, 0.3, 0.08),
     drainsBack,
   ],
   55,
@@ -121,9 +121,9 @@ export const electricPump = pump(
 export const pulsePump = pump(
   'pulse fuel pump',
   [
-    weak('stiff', 'its diaphragm stiff or torn', 2, 0.3, 0.05),
+    weak('stiff', 'diaphragm stiff or torn', 2, 0.3, 0.05),
     drainsBack,
-    weak('hose', 'its pulse hose split or off', 1.5, 0.15, 0, {
+    weak('hose', 'pulse hose split or off', 1.5, 0.15, 0, {
       repair: 'hose',
       comesWith: 'shaking',
       apply: (p, s) => ({ ...p, pascals: p.pascals * between(0.15, 0, s), hoseSplit: 1 }),

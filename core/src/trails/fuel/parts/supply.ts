@@ -57,7 +57,7 @@ export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicM
     {
       comesWith: 'cold',
       id: 'stale',
-      label: 'its fuel stale',
+      label: 'fuel stale',
       weight: 3,
       repair: 'drain',
       apply: (p, s) => ({ ...p, light: between(0.62, 0.25, s) }),
@@ -117,7 +117,7 @@ export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
   faults: [
     {
       id: 'stuck',
-      label: 'its check valve stuck: the tank cannot breathe',
+      label: 'check valve stuck: the tank cannot breathe',
       weight: 1.8,
       repair: 'valve',
       apply: (p, s, fit) => ({ ...p, squareMetres: shutVent(fit, s) }),
@@ -208,10 +208,10 @@ export const bulb: PartKind<'squareMetres' | 'holds'> = {
   plates: [area('Free area'), hidden('holds', 'Whether its valves hold', 'ratio', 1, 1)],
   repairs: [{ id: 'renew', label: 'Renew the primer bulb', minutes: 12, money: 18 }],
   faults: [
-    blocked(1, 'renew', 'its valve stuck shut'),
+    blocked(1, 'renew', 'valve stuck shut'),
     {
       id: 'leaks',
-      label: 'its valves leak back',
+      label: 'valves leak back',
       weight: 1.5,
       repair: 'renew',
       // What stood in the line runs back to the tank: it has to be lifted anew.

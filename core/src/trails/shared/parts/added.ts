@@ -18,7 +18,7 @@ const failing = (repair: string): FaultMode<'ohms'>[] => [
   },
   {
     id: 'poor',
-    label: 'its joints poor',
+    label: 'joints poor',
     weight: 2,
     repair,
     comesWith: 'shaking',

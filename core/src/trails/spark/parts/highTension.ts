@@ -169,7 +169,7 @@ export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts' | '
     {
       // It measures well: the spark leaves through the crack under pressure.
       id: 'cracked',
-      label: 'its insulator cracked',
+      label: 'insulator cracked',
       weight: 0.5,
       byHand: true,
       repair: 'replace',

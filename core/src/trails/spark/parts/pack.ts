@@ -10,7 +10,7 @@ const channel = (n: number) => ({
   id: `channel-${n}`,
   family: 'channel',
   cylinder: n,
-  label: `its output ${n} dead`,
+  label: `output ${n} dead`,
   weight: 0.8,
   repair: 'replace',
   comesWith: 'heat' as const,
@@ -102,7 +102,7 @@ export const batteryPack: PartKind<'farads' | 'triggerVolts' | 'dead' | 'storeVo
     ...channels,
     {
       id: 'weak',
-      label: 'its converter gives too little',
+      label: 'converter gives too little',
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',

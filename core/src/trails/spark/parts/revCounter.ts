@@ -17,7 +17,7 @@ export const revCounter: PartKind<'ohms'> = {
     {
       id: 'shorted',
       leap: true,
-      label: 'its wire shorted to earth',
+      label: 'shorted to earth',
       weight: 0.4,
       repair: 'mend',
       comesWith: 'shaking',

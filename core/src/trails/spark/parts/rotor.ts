@@ -39,7 +39,7 @@ export const rotor: PartKind<'gapVolts' | 'flashVolts', 'carbonOhms' | 'springGo
       // The brush of the cap then reaches nothing: what jumps there jumps twice.
       id: 'spring',
       leap: true,
-      label: 'its spring lost or broken',
+      label: 'spring lost or broken',
       weight: 0.3,
       byHand: true,
       repair: 'replace',

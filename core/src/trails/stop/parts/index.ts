@@ -86,7 +86,7 @@ const actuator = kind(
   'stop actuator',
   [hidden('leakSquareMetres', 'Hole that it leaks through', 1e-11, 1e-10)],
   [{ id: 'renew', label: 'Renew the stop actuator on the pump', minutes: 35, money: 48 }],
-  [leaks('its diaphragm torn', 3, 'renew', 2.4e-6, 1.2e-5)],
+  [leaks('diaphragm torn', 3, 'renew', 2.4e-6, 1.2e-5)],
 );
 const rack = kind(
   'stop lever',
@@ -100,13 +100,13 @@ const rack = kind(
 const solenoidFaults: readonly FaultMode<'toRun' | 'coil' | 'stuck'>[] = [
   {
     id: 'coil',
-    label: 'its coil open',
+    label: 'coil open',
     weight: 2,
     repair: 'renew',
     comesWith: 'heat',
     apply: (p) => ({ ...p, coil: 0 }),
   },
-  { id: 'stuck', label: 'its plunger stuck', weight: 2, repair: 'renew', apply: (p) => ({ ...p, stuck: 1 }) },
+  { id: 'stuck', label: 'plunger stuck', weight: 2, repair: 'renew', apply: (p) => ({ ...p, stuck: 1 }) },
 ];
 const solenoid = (name: string, toRun: 0 | 1) =>
   kind(
@@ -129,7 +129,7 @@ const feed = kind(
   [
     {
       id: 'open',
-      label: 'its feed lost',
+      label: 'feed lost',
       weight: 2.5,
       repair: 'mend',
       comesWith: 'shaking',

@@ -153,14 +153,14 @@ const pod = kind<'maxDegrees' | 'holds', 'torn' | 'off'>(
   [
     {
       id: 'leaks',
-      label: 'its diaphragm leaks',
+      label: 'diaphragm leaks',
       weight: 2.5,
       repair: 'renew',
       apply: (p, s) => ({ ...p, holds: between(0.3, 0, s), torn: 1 }),
     },
     {
       id: 'hose',
-      label: 'its hose off or split',
+      label: 'hose off or split',
       weight: 2,
       byHand: true,
       repair: 'hose',

@@ -1,0 +1,25 @@
+import { describe, expect, it } from 'vitest';
+import { buildModel } from '../tracing/model.ts';
+import { EVERY_KIND } from './everyKind.ts';
+import { house } from './machines.ts';
+
+/** A word that stands twice, one after the other. */
+const TWICE = /\b([a-zé’]{2,})\s+\1\b/i;
+
+describe.each(EVERY_KIND)('labels of %s', (_name, body) => {
+  const model = buildModel(body, house);
+  it('a part and how it failed read as one: no word twice, nothing that is “its”, no part’s id', () => {
+    for (const { part, mode } of model.faults) {
+      const said = `${part.label} ${mode.label}`;
+      expect(mode.label).not.toMatch(/^its\b/);
+      expect(said).not.toMatch(TWICE);
+      if (part.id.includes('-')) expect(said).not.toContain(part.id);
+    }
+  });
+  it('a repair says what is done, and no word twice', () => {
+    for (const { label } of model.repairs.values()) {
+      expect(label).toMatch(/^[A-Z]/);
+      expect(label).not.toMatch(TWICE);
+    }
+  });
+});
