@@ -50,13 +50,27 @@ class Proofs {
   private readonly complaint: Complaint;
   private readonly readings: readonly PlacedReading[];
   private readonly lead: ModelFault | undefined;
+  /** Readings in which the leading fault shows, and those of them that it explains. */
+  private readonly leading: ReadonlySet<PlacedReading>;
+  private readonly explained: ReadonlySet<PlacedReading>;
 
   constructor(weigher: Weigher, belief: Belief, complaint: Complaint) {
     this.weigher = weigher;
     this.complaint = complaint;
     this.readings = belief.story.weighed;
     const [first] = [...faultShares(belief)].sort((a, b) => b[1] - a[1]);
-    this.lead = first && first[1] > LEADS_FROM ? first[0] : undefined;
+    const lead = (this.lead = first && first[1] > LEADS_FROM ? first[0] : undefined);
+    const leading = lead ? this.readings.filter((p) => this.shows(lead, p)) : [];
+    this.leading = new Set(leading);
+    this.explained = new Set(leading.filter((p) => this.log([lead!], p) > this.log([], p) + EXPLAINED));
+  }
+
+  /** Whether this fault alone would change a reading. */
+  private shows(fault: ModelFault, placed: PlacedReading): boolean {
+    const check = this.weigher.check(placed.reading.checkId);
+    return (
+      check !== undefined && this.weigher.ensemble([fault]).predict(check) !== this.weigher.ensemble([]).predict(check)
+    );
   }
 
   /** Readings since something was last opened at a station: what was closed up again is as proven as it was left. */
@@ -78,37 +92,25 @@ class Proofs {
    * leading fault once one leads, else on the sound one. None where the fault changes nothing.
    */
   private against(fault: ModelFault, placed: PlacedReading): number {
-    const check = this.weigher.check(placed.reading.checkId);
-    if (!check || fault === this.lead || placed.repaired.has(fault.repairId)) return 0;
-    const predicted = (faults: readonly ModelFault[]) => this.weigher.ensemble(faults).predict(check);
-    if (predicted([fault]) === predicted([])) return 0;
+    if (fault === this.lead || placed.repaired.has(fault.repairId) || !this.shows(fault, placed)) return 0;
     const lead = this.lead && !placed.repaired.has(this.lead.repairId) ? [this.lead] : [];
-    if (lead.length > 0 && this.bothShow(fault, placed) && this.explained(placed))
-      return this.log([fault], placed) - this.log(lead, placed);
-    return this.log([...lead, fault], placed) - this.log(lead, placed);
+    // What the leading fault explains, one more that would read otherwise would have spoilt: nothing is played together.
+    const beside = this.explained.has(placed) ? [] : lead;
+    return this.log([...beside, fault], placed) - this.log(lead, placed);
   }
 
-  /**
-   * Whether the leading fault and this one both show in a reading that the leading one does not explain: what they read
-   * together is then played. Where it does explain it, one more that would read otherwise would have spoilt that.
-   */
-  private both(fault: ModelFault, placed: PlacedReading): boolean {
-    return this.bothShow(fault, placed) && !this.explained(placed);
-  }
-  private bothShow(fault: ModelFault, placed: PlacedReading): boolean {
-    const check = this.weigher.check(placed.reading.checkId);
-    if (!check || !this.lead) return false;
-    const [sound, own, lead] = [[], [fault], [this.lead]].map((f) => this.weigher.ensemble(f).predict(check));
-    return own !== sound && lead !== sound;
-  }
-  private explained(placed: PlacedReading): boolean {
-    return this.log([this.lead!], placed) > this.log([], placed) + EXPLAINED;
+  /** Whether the leading fault and this one both show in a reading that the leading one does not explain. */
+  private playedTogether(fault: ModelFault, placed: PlacedReading): boolean {
+    return this.leading.has(placed) && !this.explained.has(placed) && this.shows(fault, placed);
   }
 
   disproves(fault: ModelFault): boolean {
     let sum = 0;
     // What takes no playing first: mostly it settles the matter.
-    const [plain, together] = partition(this.since(fault.part.station), (placed) => !this.both(fault, placed));
+    const [plain, together] = partition(
+      this.since(fault.part.station),
+      (placed) => !this.playedTogether(fault, placed),
+    );
     for (const placed of [...plain, ...together]) {
       sum += this.against(fault, placed);
       if (sum < DISPROVED) return true;

@@ -1,7 +1,7 @@
 import type { ModelView, StationState, TraceView, TrailName } from '@pondu/core';
 import { percent } from '../words/belief.ts';
 import { TRAIL_LABELS } from '../words/trails.ts';
-import { TrailMap, type Tap } from './TrailMap.tsx';
+import { TrailMap, WRITTEN_FROM, type Tap } from './TrailMap.tsx';
 
 interface Props {
   model: Pick<ModelView, 'trails'>;
@@ -52,8 +52,7 @@ export function TrailLines(props: Props) {
               onClick={() => onOpen(t)}
             >
               <span>{TRAIL_LABELS[t]}</span>
-              <span aria-hidden className="lines-bar" style={{ width: `${Math.round(shareOf(t) * 64)}px` }} />
-              <b>{percent(shareOf(t))}</b>
+              <TrailShareBar share={shareOf(t)} />
             </button>
           ))}
         </div>
@@ -75,6 +74,17 @@ export function TrailLines(props: Props) {
   );
 }
 
+/** A trail's share of the suspicion, as a bar and in figures. */
+function TrailShareBar({ share }: { share: number }) {
+  return (
+    <>
+      <span aria-hidden className="lines-bar" style={{ width: `${Math.round(share * FULL_BAR_PX)}px` }} />
+      <b className="whitespace-nowrap">{percent(share)}</b>
+    </>
+  );
+}
+const FULL_BAR_PX = 64;
+
 /** The map in one line: the trail in hand, where on it most is suspected, and how much. */
 export function TrailLine({
   model,
@@ -91,9 +101,8 @@ export function TrailLine({
   return (
     <span className="flex min-w-0 grow items-center gap-2">
       <b>{TRAIL_LABELS[trail.id as TrailName]}</b>
-      <span aria-hidden className="lines-bar shrink-0" style={{ width: `${Math.round(share * 64)}px` }} />
-      <b className="whitespace-nowrap">{percent(share)}</b>
-      {worst && worst.share >= 0.03 && (
+      <TrailShareBar share={share} />
+      {worst && worst.share >= WRITTEN_FROM && (
         <span className={`truncate ${worst.state === 'lost here' ? 'text-lost' : 'text-soft'}`}>
           {worst.state === 'lost here' ? 'lost at ' : ''}
           {label} {percent(worst.share)}

@@ -16,6 +16,9 @@ const STATE_WORDS: Readonly<Record<StationState['state'], string>> = {
 /** Height of the tallest bar, pixels. */
 const TALLEST = 19;
 
+/** A station holds so much before its share is written beside it. */
+export const WRITTEN_FROM = 0.03;
+
 /** Something else on the same feed or earth, and what is known of it. */
 export interface Tap {
   readonly checkId: string;
@@ -59,7 +62,7 @@ export function TrailMap({ stations, states, selected, onSelect, taps = [], onTa
           <span className="trail-node" />
           <Picture name={station.picture} className="trail-picture" />
           <span className="trail-label">{station.label}</span>
-          <span className="trail-share">{state.share >= 0.03 ? percent(state.share) : ''}</span>
+          <span className="trail-share">{state.share >= WRITTEN_FROM ? percent(state.share) : ''}</span>
           <span className="sr-only">{STATE_WORDS[state.state]}</span>
         </button>
       </li>

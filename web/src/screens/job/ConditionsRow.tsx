@@ -1,5 +1,6 @@
 import type { Conditions } from '@pondu/core';
 import { Choice } from '../../ui/Choice.tsx';
+import { TextField } from '../../ui/Field.tsx';
 import type { ReadingEntry } from './useReadingEntry.ts';
 
 const WARMTH = [
@@ -54,17 +55,7 @@ export function ConditionsRow({ entry, form }: { entry: ReadingEntry; form?: str
         <p className="text-[14px] font-medium">after {conditions.soakMinutes} min of soak</p>
       )}
       <div className="min-w-40 grow">
-        <label htmlFor="note" className="tag mb-1 block">
-          Note
-        </label>
-        <input
-          id="note"
-          form={form}
-          className="field"
-          value={entry.note}
-          onChange={(e) => entry.setNote(e.target.value)}
-          autoComplete="off"
-        />
+        <TextField label="Note" form={form} value={entry.note} onChange={(e) => entry.setNote(e.target.value)} />
       </div>
     </div>
   );
