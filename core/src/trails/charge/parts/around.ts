@@ -36,7 +36,7 @@ export const belt: PartKind<'deflectionMetres' | 'carried'> = {
   faults: [
     {
       id: 'slack',
-      label: 'slack: it slips and squeals',
+      label: 'slack, slips and squeals',
       weight: 3,
       repair: 'tighten',
       apply: (p, s) => ({ ...p, deflectionMetres: between(20e-3, 35e-3, s), carried: between(0.55, 0.05, s) }),

@@ -52,7 +52,7 @@ const faults = (repair: string): FaultMode<Regulated, 'dead'>[] => [
 /** The wire by which a regulator that stands apart feels the battery: what it loses there it makes up for. */
 const sense: FaultMode<Regulated, 'dead' | 'senseVolts'> = {
   id: 'sense',
-  label: 'sense wire poor or off: it charges too much',
+  label: 'sense wire off or badly connected, it overcharges',
   weight: 1,
   byHand: true,
   repair: 'sense',
@@ -97,7 +97,7 @@ export const regulatorRectifier: PartKind<Regulated, 'dead' | 'leakOhms'> = {
     {
       id: 'leaks',
       from: { leakOhms: SOUND_LEAK_OHMS },
-      label: 'a diode leaks: it empties the battery at rest',
+      label: 'leaks through a diode, drains the battery at rest',
       weight: 1,
       repair: 'replace',
       apply: (p, s, { volts }) => ({ ...p, leakOhms: logBetween(120, 5, s) * (volts / 12) }),
@@ -167,7 +167,7 @@ export const cutOut: PartKind<'ohms', 'stays' | 'closesIdle' | 'closesFast'> = {
     { id: 'open', label: 'does not close', weight: 1.5, repair: 'set', apply: (p) => ({ ...p, stays: -1 }) },
     {
       id: 'welded',
-      label: 'welded shut: it empties the battery through the generator',
+      label: 'welded shut, drains the battery through the generator',
       weight: 0.8,
       repair: 'set',
       apply: (p) => ({ ...p, stays: 1 }),

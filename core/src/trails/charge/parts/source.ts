@@ -93,7 +93,7 @@ const brushes = {
 } as const;
 const fieldOpen = {
   id: 'field-open',
-  label: 'field open',
+  label: 'field winding open',
   weight: 1.2,
   repair: 'replace',
   comesWith: 'heat',

@@ -38,7 +38,8 @@ export const letsGo: CheckMaker = (machine) => {
         station: 'starter',
         label: 'Key let go: does the starter stop?',
         touch: 'Nothing: listen.',
-        watch: 'It stops at once. If it keeps turning: welded contacts, or a key or relay that stays on.',
+        watch:
+          'It should stop at once. If it keeps turning, contacts are welded, or the start switch or relay is stuck on.',
         needs: [SOLENOID],
       },
       ['contacts', 'relay', 'switch'],
@@ -49,7 +50,8 @@ export const letsGo: CheckMaker = (machine) => {
         station: 'starter',
         label: 'Small wire pulled off while it is told to turn: does it stop?',
         touch: 'As soon as it turns, pull the small wire off the solenoid by an insulated grip.',
-        watch: 'It stops: the key or the relay stays on. It keeps turning: the solenoid’s contacts are welded.',
+        watch:
+          'If it stops, the start switch or the relay is stuck on. If it keeps turning, the solenoid contacts are welded.',
         needs: [SOLENOID],
       },
       ['contacts'],
@@ -63,7 +65,7 @@ export const letsGo: CheckMaker = (machine) => {
               label: 'The relay’s coil wire off: does the starter stop?',
               touch: 'As soon as it turns on, pull the small coil wire off the relay.',
               watch:
-                'It stops: the key stays on. It keeps turning: the contact of the relay or of the solenoid is welded.',
+                'If it stops, the start switch is stuck on. If it keeps turning, the contact of the relay or of the solenoid is welded.',
               needs: [RELAY],
             },
             ['contacts', 'relay'],

@@ -60,7 +60,8 @@ export const freePinion: CheckMaker = (machine) =>
             label: 'Pinion: rocked free, or turned back by its shaft',
             set: 'Battery earth off, key out. Rock it in its highest gear, or turn the engine a little backwards by hand; where the starter’s shaft has a square, turn that.',
             touch: 'Feel and listen for a clack as the pinion lets go.',
-            watch: 'A clack, and the engine turns by hand again: the pinion was jammed. No clack: it was not.',
+            watch:
+              'If it clacks and the engine turns by hand again, the pinion was jammed. If there is no clack, it was not.',
             words: ['nothing lets go', 'it lets go'],
             state: KEY_OFF,
             needs: [DRIVE],

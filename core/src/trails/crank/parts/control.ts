@@ -123,7 +123,7 @@ export const sharedFeed: PartKind<'ohms'> = {
   faults: [
     {
       id: 'corroded',
-      label: 'corroded: it carries the starter or the heat, not both',
+      label: 'corroded, carries the starter or the heater but not both',
       weight: 3,
       repair: 'remake',
       apply: (p, s, { volts }) => ({ ...p, ohms: logBetween(0.042, 0.12, s) * (volts / 12) ** 2 }),

@@ -52,7 +52,7 @@ export const heat: PartKind<'amps', 'alive'> = {
     {
       id: 'dead',
       comesWith: 'cold',
-      label: 'dead: it starts badly in the cold',
+      label: 'dead, the engine starts badly in the cold',
       weight: 1.5,
       repair: 'replace',
       apply: (p) => ({ ...p, amps: p.amps * 0.02, alive: 0 }),

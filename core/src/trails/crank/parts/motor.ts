@@ -46,7 +46,7 @@ export const starterMotor: PartKind<
     },
     {
       id: 'open',
-      label: 'brushes off the commutator, or a field open',
+      label: 'brushes not touching the commutator, or field winding open',
       weight: 2,
       repair: 'brushes',
       comesWith: 'shaking',
@@ -55,7 +55,7 @@ export const starterMotor: PartKind<
     {
       id: 'shorted',
       from: { braked: 1 },
-      label: 'windings shorted: it draws twice and turns slowly',
+      label: 'windings shorted, it draws double the current and turns slowly',
       weight: 1.2,
       repair: 'replace',
       comesWith: 'heat',

@@ -53,14 +53,14 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
   faults: [
     {
       id: 'burnt',
-      label: 'contacts burnt: it clicks, and little passes',
+      label: 'contacts burnt, it clicks but passes little current',
       weight: 6,
       repair: 'contacts',
       apply: (p, s, fit) => ({ ...p, contactOhms: logBetween(0.04, 60, s) * perHundredAmps(fit) }),
     },
     {
       id: 'sticky',
-      label: 'plunger sticky: it asks for more volts than it gets',
+      label: 'plunger sticking, it needs more volts than it gets',
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
@@ -84,7 +84,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
       // Whoever measures has taken the battery off: nothing else of it shows.
       id: 'welded',
       leap: true,
-      label: 'contacts welded: the starter does not let go',
+      label: 'contacts welded, the starter keeps running',
       weight: 0.8,
       repair: 'contacts',
       apply: (p) => ({ ...p, welded: 1 }),
@@ -146,7 +146,7 @@ export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms', 'w
     {
       id: 'welded',
       leap: true,
-      label: 'contact welded: the starter does not let go',
+      label: 'contact welded, the starter keeps running',
       weight: 0.6,
       repair: 'replace',
       apply: (p) => ({ ...p, welded: 1 }),

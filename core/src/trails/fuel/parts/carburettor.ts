@@ -52,7 +52,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
   faults: [
     {
       id: 'heavy',
-      label: 'holed or soaked: it sinks',
+      label: 'holed or soaked with fuel, sinks',
       weight: 1.5,
       repair: 'renew',
       apply: (p, s) => ({ ...p, high: between(0.6, 0.9, s), sinks: 1 }),
@@ -137,7 +137,7 @@ export const choke: PartKind<'closes' | 'opens'> = {
 export const bowlVent: PartKind<'openShare'> = {
   kind: 'bowl vent',
   plates: [hidden('openShare', 'Share that is open', 0.9, 1)],
-  repairs: [{ id: 'clear', label: 'Clear the bowl vent', minutes: 12, money: 0 }],
+  repairs: [{ id: 'clear', label: 'Clear the float bowl vent', minutes: 12, money: 0 }],
   faults: [
     {
       id: 'blocked',

@@ -4,7 +4,7 @@ import { hidden } from './carburettor.ts';
 type Own = 'idleBlocked' | 'mainBlocked' | 'high' | 'starved' | 'enriched';
 const enriched: FaultMode<Own> = {
   id: 'enriched',
-  label: 'enricher does not shut: rich once warm',
+  label: 'enricher does not shut, rich once warm',
   weight: 1.5,
   repair: 'enricher',
   apply: (p, s) => ({ ...p, enriched: between(0.55, 1, s) }),

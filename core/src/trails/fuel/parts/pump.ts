@@ -43,7 +43,7 @@ const weak = (
 /** Its outlet valve leaks: running it keeps up, standing its line runs empty. */
 const drainsBack: PumpFault = {
   id: 'drains',
-  label: 'valves leak back: its line runs empty as it stands',
+  label: 'valves leak back, the fuel line drains while it stands',
   weight: 1,
   repair: 'renew',
   comesWith: 'cold',
@@ -114,7 +114,7 @@ export const electricPump = pump(
       comesWith: 'shaking',
       apply: (p) => ({ ...p, pascals: 0, runs: 0, noFeed: 1 }),
     },
-    weak('worn', 'worn: it runs and hardly gives', 1.5, 0.3, 0.08),
+    weak('worn', 'worn, runs but hardly delivers', 1.5, 0.3, 0.08),
   ],
   70,
 );

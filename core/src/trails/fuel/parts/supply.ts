@@ -117,7 +117,7 @@ export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
   faults: [
     {
       id: 'stuck',
-      label: 'check valve stuck: the tank cannot breathe',
+      label: 'check valve stuck, the tank cannot breathe',
       weight: 1.8,
       repair: 'valve',
       apply: (p, s, fit) => ({ ...p, squareMetres: shutVent(fit, s) }),
@@ -155,7 +155,7 @@ export const strainer: PartKind<'squareMetres'> = {
       typical: (fit) => ({ low: 3 * freeArea(fit).low, high: 3 * freeArea(fit).high }),
     },
   ],
-  repairs: [{ id: 'clean', label: 'Clean the tank and its strainer', minutes: 40, money: 2 }],
+  repairs: [{ id: 'clean', label: 'Clean the tank and the tank strainer', minutes: 40, money: 2 }],
   faults: [blocked(1.2, 'clean')],
   elements: () => [],
 };

@@ -18,7 +18,7 @@ const failing = (repair: string): FaultMode<'ohms'>[] => [
   },
   {
     id: 'poor',
-    label: 'joints poor',
+    label: 'poorly connected',
     weight: 2,
     repair,
     comesWith: 'shaking',

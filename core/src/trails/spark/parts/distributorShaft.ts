@@ -21,7 +21,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
       // Where it stopped the points are shut as often as open; `still` says with which.
       id: 'sheared',
       leap: true,
-      label: 'drive broken: the rotor stands still',
+      label: 'drive broken, the rotor stands still',
       weight: 0.4,
       repair: 'drive',
       comesWith: 'shaking',
@@ -29,7 +29,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
     },
     {
       id: 'worn',
-      label: 'bushes worn: it wobbles',
+      label: 'bushes worn, it wobbles',
       weight: 0.5,
       repair: 'bushes',
       apply: (p, s) => ({ ...p, playMetres: between(0.15e-3, 0.5e-3, s) }),

@@ -153,7 +153,7 @@ export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts' | '
     {
       id: 'hot',
       leap: true,
-      label: 'heat range too hot: it glows',
+      label: 'heat range too hot, it glows',
       weight: 0.15,
       byHand: true,
       repair: 'replace',
@@ -243,7 +243,7 @@ export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms' |
     {
       id: 'hot',
       leap: true,
-      label: 'heat range too hot: they glow',
+      label: 'heat range too hot, they glow',
       weight: 0.3,
       byHand: true,
       repair: 'range',
@@ -253,7 +253,7 @@ export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms' |
       // Below some 450 °C its nose does not burn itself clean: soot bridges it. Judgement.
       id: 'cold',
       leap: true,
-      label: 'heat range too cold: they soot up',
+      label: 'heat range too cold, they soot up',
       weight: 0.3,
       byHand: true,
       repair: 'range',

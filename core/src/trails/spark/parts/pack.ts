@@ -102,7 +102,7 @@ export const batteryPack: PartKind<'farads' | 'triggerVolts' | 'dead' | 'storeVo
     ...channels,
     {
       id: 'weak',
-      label: 'converter gives too little',
+      label: 'converter voltage too low',
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',

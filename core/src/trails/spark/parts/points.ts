@@ -69,7 +69,7 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
       },
       {
         id: 'closed-up',
-        label: 'set or worn too close',
+        label: 'gap too small, set wrong or worn',
         weight: 7,
         byHand: true,
         repair: 'set',
@@ -82,7 +82,7 @@ export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms
       {
         id: 'parted',
         leap: true,
-        label: 'set so wide that they never meet',
+        label: 'gap so wide that they never close',
         weight: 2,
         byHand: true,
         repair: 'set',

@@ -42,7 +42,7 @@ export const impulseCoupling: PartKind<'snapRpm' | 'stuck', 'lagDegrees'> = {
   faults: [
     {
       id: 'stuck',
-      label: 'gummed up or its spring broken: it does not snap',
+      label: 'gummed up or spring broken, does not snap',
       weight: 3,
       repair: 'free',
       apply: (p) => ({ ...p, stuck: 1 }),

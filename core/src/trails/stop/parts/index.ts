@@ -62,14 +62,14 @@ const valve = kind(
   [
     {
       id: 'shut',
-      label: 'stuck: it sends no vacuum',
+      label: 'stuck, passes no vacuum',
       weight: 2,
       repair: 'renew',
       apply: (p, s) => ({ ...p, stuckShut: between(0.7, 1, s) }),
     },
     {
       id: 'open',
-      label: 'does not vent: it keeps the engine stopped',
+      label: 'does not vent, keeps the engine stopped',
       weight: 1.5,
       repair: 'renew',
       apply: (p, s) => ({ ...p, staysOpen: between(0.6, 1, s) }),

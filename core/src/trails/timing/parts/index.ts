@@ -188,7 +188,7 @@ const map = kind<'maxDegrees' | 'works', 'sensorLost'>(
   [
     {
       id: 'limp',
-      label: 'without its sensor: it keeps to one figure',
+      label: 'without a sensor signal, stays at one advance',
       weight: 2.5,
       repair: 'sensor',
       comesWith: 'shaking',
