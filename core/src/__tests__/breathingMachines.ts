@@ -14,6 +14,14 @@ export const BREATHING: Readonly<Record<string, MachineBody>> = {
     { trail: 'timing', kind: 'weights-vacuum', options: {} },
     air,
   ]),
+  'governed, with a magneto': cranked(
+    [
+      { trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } },
+      { trail: 'fuel', kind: 'gravity', options: { carburettors: 1, sealed: false, enriching: 'choke' } },
+      { trail: 'air', kind: 'throttled', options: { governor: true } },
+    ],
+    { cylinders: 1, compressionRatio: 7 },
+  ),
   'two carburettors, a servo, valves of crankcase and canister': cranked([
     points,
     {

@@ -32,6 +32,20 @@ export const CRANKED: Readonly<Record<string, MachineBody>> = {
     ],
     { cylinders: 1, compressionRatio: 9 },
   ),
+  'a master switch and a decompressor, a diesel': cranked(
+    [
+      crank('direct', { isolator: true, decompressor: true }),
+      { trail: 'compression', kind: 'four-stroke', options: { cooling: 'air', reeds: false } },
+    ],
+    { cylinders: 1, compressionRatio: 19 },
+  ),
+  'a kick lever and a decompressor': cranked(
+    [
+      { trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } },
+      crank('pull', { decompressor: true }),
+    ],
+    { cylinders: 1, compressionRatio: 9 },
+  ),
   'a cord, with a flywheel magneto': cranked(
     [{ trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } }, crank('pull')],
     { cylinders: 1, compressionRatio: 7 },

@@ -27,5 +27,9 @@ export const FUELLED: Readonly<Record<string, MachineBody>> = {
     cylinders: 1,
     compressionRatio: 9,
   }),
+  'a tap that vacuum opens, an idle cut-off': cranked([spark, fuel('gravity', { vacuumTap: true, idleCutOff: true })], {
+    cylinders: 2,
+    compressionRatio: 9,
+  }),
   'tank apart, primer bulb': cranked([discharge, fuel('bulb')], { cylinders: 2, compressionRatio: 7, marine: true }),
 };

@@ -16,5 +16,5 @@ export function idlesWrong(scene: Scene): number {
   const burning = burns(rich, IDLE);
   const off = logistic((Math.abs(Math.log(Math.max(rpm, 1) / idleRpm(scene.machine.fit))) - OFF_FROM) / 0.04);
   const hunts = logistic((HUNTS_UNDER - rich) / 0.02);
-  return burning * Math.max(rpm > 0 ? off : 0, hunts, 0.9 * scene.see('uneven', IDLE));
+  return burning * Math.max(rpm > 0 ? off : 0, hunts, 0.9 * scene.see('uneven', IDLE), 0.9 * scene.see('hunts', IDLE));
 }

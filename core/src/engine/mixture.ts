@@ -26,8 +26,9 @@ export function pullsWell(scene: Scene): number {
 
 /** Whoever drives it comes back on foot when it stalls within so many minutes. */
 const DRIVE_MINUTES = 25;
-/** Chance that it stalls on an ordinary drive for want of fuel. */
-export const stallsUnderway = (scene: Scene): number =>
-  logistic((DRIVE_MINUTES - scene.see('stall', FAST).minutes) / 4);
+/** Chance that what stalls after so many minutes does so on an ordinary drive. */
+export const withinADrive = (minutes: number): number => logistic((DRIVE_MINUTES - minutes) / 4);
+/** Chance that it stalls on an ordinary drive: for want of fuel, or because a piston nips up. */
+export const stallsUnderway = (scene: Scene): number => withinADrive(scene.see('stall', FAST).minutes);
 /** Chance that it does, and goes again when it has stood. */
 export const stallsAndGoes = (scene: Scene): number => stallsUnderway(scene) * scene.see('stall', FAST).again;

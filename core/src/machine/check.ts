@@ -70,6 +70,8 @@ export interface Check {
   readonly state: MachineState;
   /** Words the reading may be, in the order of the buttons, where it is not a number. */
   readonly words?: readonly string[];
+  /** What a reading of nothing is called, where the trade has a word for it. */
+  readonly atNothing?: string;
   /** Parts that it looks at, where its probe does not already name them. */
   readonly needs?: readonly string[];
   readonly minutes: number;

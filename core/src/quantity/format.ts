@@ -31,6 +31,10 @@ function digitsOf(value: number, significant: number): string {
   return rounded.includes('.') ? rounded.replace(/\.?0+$/, '') : rounded;
 }
 
+/** Below one turn a minute nothing turns. */
+const TURNS_FROM = 1;
+const STANDS = 'stands still';
+
 /**
  * Shows an SI value with sensible digits: 12.6 V, 85 mV, 4.7 kΩ, OL. `significant` is 3 unless given;
  * volts from 10 up keep one decimal, as a meter shows them. The minus sign is a real one.
@@ -42,6 +46,7 @@ export function formatQuantity(
 ): string {
   if (value === Infinity) return 'OL';
   if (Number.isNaN(value)) return '—';
+  if (dimension === 'speed' && Math.abs(value) < TURNS_FROM) return STANDS;
   const unit = options.unit === undefined ? pickUnit(value, dimension) : unitBySymbol(options.unit);
   const text = digitsOf(value / unit.factor, options.significant ?? 3).replace('-', '−');
   const tight = unit.symbol === '°' || unit.symbol === '';
@@ -55,6 +60,7 @@ const WIDE_BAND = 1.5;
 export function formatBand(low: number, high: number, dimension: Dimension): string {
   if (high === Infinity) return `over ${formatQuantity(low, dimension)}`;
   const unit = pickUnit(Math.max(Math.abs(low), Math.abs(high)), dimension);
+  if (dimension === 'speed' && Math.abs(high) < TURNS_FROM) return STANDS;
   if (low === high) return formatQuantity(low, dimension);
   const [small, large] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
   const digits = low * high <= 0 || large > WIDE_BAND * small ? 2 : 3;

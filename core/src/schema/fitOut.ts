@@ -55,6 +55,8 @@ export const sparkOptions = z.object({
   coils: z.enum(['double-ended', 'one each']).optional(),
   /** A capacitor against radio noise on the coil's feed. */
   suppressor: z.boolean().optional(),
+  /** Plugs with a resistor in them, as the book asks. */
+  resistorPlugs: z.boolean().optional(),
   /** What the maker, or an earlier owner, put into the feed or behind the coil; in their order. */
   added: z
     .array(
@@ -74,6 +76,10 @@ export const crankOptions = z.object({
   interlocks: z.array(word('Say what the interlock is.')).max(4, 'Four at most.').default([]),
   /** What heats the air or the cylinders before a start, on a feed that the starter shares. */
   heat: z.enum(['plugs', 'intake heater']).optional(),
+  /** A master switch in the battery’s live cable. */
+  isolator: z.boolean().optional(),
+  /** A lever that lifts a valve, so that the engine turns over easily. */
+  decompressor: z.boolean().optional(),
 });
 export type CrankOptions = z.infer<typeof crankOptions>;
 
@@ -99,6 +105,8 @@ export const airOptions = z.object({
   breather: z.boolean().optional(),
   /** Brakes helped by the manifold’s vacuum. */
   servo: z.boolean().optional(),
+  /** Weights that hold the speed by the throttle. */
+  governor: z.boolean().optional(),
 });
 export type AirOptions = z.infer<typeof airOptions>;
 
@@ -113,6 +121,10 @@ export const fuelOptions = z.object({
   accelerator: z.boolean().optional(),
   /** Oil is mixed into the fuel. */
   mixed: z.boolean().optional(),
+  /** A solenoid in the carburettor that shuts its idle passages with the key. */
+  idleCutOff: z.boolean().optional(),
+  /** Of a tank above the carburettor: a tap that the manifold’s vacuum opens. */
+  vacuumTap: z.boolean().optional(),
 });
 export type FuelOptions = z.infer<typeof fuelOptions>;
 

@@ -24,6 +24,8 @@ export interface Landing {
 export interface Ruler {
   readonly dimension: Dimension | null;
   readonly words: readonly string[];
+  /** What a reading of nothing is called. */
+  readonly atNothing?: string;
   readonly well: Landing;
   readonly suspects: readonly Landing[];
 }
@@ -82,6 +84,7 @@ export function ruler(weigher: Weigher, check: Check, suspects: readonly ModelFa
   return {
     dimension,
     words: dimension ? [] : (check.words ?? instrument.words ?? []),
+    ...(check.atNothing === undefined ? {} : { atNothing: check.atNothing }),
     well: wellLanding(weigher, check, dimension),
     suspects: suspects.map((f) => ({
       ...of([f], f.id, `${f.part.label} ${f.mode.label}`),

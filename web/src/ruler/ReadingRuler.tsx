@@ -22,9 +22,12 @@ function likeWell({ well, dimension }: Ruler, s: Landing): boolean {
   return Math.abs(at(s.low) - at(well.low)) < ALIKE * wide && Math.abs(at(s.high) - at(well.high)) < ALIKE * wide;
 }
 
+/** SI; what is less is nothing, on a scale that has a word for that. */
+const NOTHING_UNDER = 1;
 const inWords = (l: Landing, ruler: Ruler): string => {
   if (l.openShare === 1) return 'OL';
-  const band = formatBand(l.low, l.high, ruler.dimension!);
+  const nothing = ruler.atNothing !== undefined && l.high < NOTHING_UNDER;
+  const band = nothing ? ruler.atNothing! : formatBand(l.low, l.high, ruler.dimension!);
   return l.openShare > 0 ? `${band} or OL` : band;
 };
 

@@ -9,7 +9,14 @@ import type { Offers } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
 import { IDLE } from '../../machine/state.ts';
 import type { Fit } from '../../schema/fit.ts';
-import { BALANCE, BREATHER, EXHAUST, FILTER, GASKET, HOSE, PURGE, SCREW, SERVO, STOP } from './ids.ts';
+import { BALANCE, BREATHER, EXHAUST, FILTER, GASKET, GOVERNOR, HOSE, PURGE, SCREW, SERVO, STOP } from './ids.ts';
+
+/** Play of a governor from which the speed swings; pull of its spring under which it opens the throttle too little. */
+const HUNTS_FROM = 0.2;
+const PULLS_UNDER = 0.8;
+/** Chance that its governor makes it hunt. */
+export const governorHunts = (p: MachineParams): number =>
+  logistic(((figuresIfAny(p, GOVERNOR)?.drag ?? 0) - HUNTS_FROM) / 0.04);
 
 /** What may let air in beside the throttle; not every machine has all of them. */
 const LEAKS = [GASKET, HOSE, BREATHER, PURGE, SERVO] as const;
@@ -17,11 +24,15 @@ const LEAKS = [GASKET, HOSE, BREATHER, PURGE, SERVO] as const;
 /** Pressure that stands before the exhaust's ports fast, for a silencer of this share open: as the square of the flow. */
 const BACK_FAST = 6e3;
 
+/** Share of an idle’s air that comes through the crankcase’s valve. Judgement: a sixth to a third. */
+const VENTED = 0.25;
+
 /** What the throttle leaves open, and what comes in beside it; square metres. */
 function holes(fit: Fit, p: MachineParams) {
   const meant = idleHole(fit.litres, idleRpm(fit), outsideOf(fit));
+  const vented = figuresIfAny(p, BREATHER)?.openShare ?? 1;
   return {
-    throttle: meant * figuresAt(p, STOP).openShare,
+    throttle: meant * Math.max(0.05, figuresAt(p, STOP).openShare - VENTED * (1 - vented)),
     leak: meant * LEAKS.reduce((sum, id) => sum + (figuresIfAny(p, id)?.leakShare ?? 0), 0),
   };
 }
@@ -54,6 +65,9 @@ export function apartPascals(scene: Known): number {
   return at(1 + half) - at(1 - half);
 }
 
+/** Share of its set idle under which an engine stops. Judgement. */
+const STOPS_UNDER = 0.3;
+
 /** How it idles: by its holes, and by how much of a sound engine's work it makes of the air. */
 function idle(scene: Known): Idling {
   const { fit } = scene.machine;
@@ -62,12 +76,14 @@ function idle(scene: Known): Idling {
   // Weak burns slowly, late work is lost; sparks that are missing are seen elsewhere.
   const slow = 1 - 0.9 * Math.max(0, 1 - rich) - 0.25 * Math.max(0, rich - 1.15);
   const late = Math.max(0.3, 1 - Math.abs(scene.see('degreesOff', IDLE)) / 60);
-  return idling(
+  const found = idling(
     fit.litres,
     throttle + leak,
     Math.max(0.05, slow) * late * burns(rich, IDLE) * squeezed(scene) * together(scene.params),
     outsideOf(fit),
   );
+  // So slowly the next compression is not passed: it stops.
+  return found.rpm < STOPS_UNDER * idleRpm(fit) ? { pascals: outsideOf(fit), rpm: 0 } : found;
 }
 
 /** Vacuum on the gauge, held fast without a load: friction and what the exhaust holds back. Pascal below the air outside. */
@@ -88,6 +104,7 @@ export function breathes(p: MachineParams): number {
 export const airOffers: Offers = {
   richness: (scene, state) => leaned(scene.machine.fit, scene.params, state),
   idles: (scene) => idle(scene),
-  breathes: (scene) => breathes(scene.params),
+  breathes: ({ params }) => breathes(params) * Math.min(1, (figuresIfAny(params, GOVERNOR)?.pull ?? 1) / PULLS_UNDER),
   uneven: ({ params }) => logistic(((figuresIfAny(params, BALANCE)?.apart ?? 0) - SHAKES_FROM) / 0.05),
+  hunts: ({ params }) => governorHunts(params),
 };

@@ -3,15 +3,28 @@ import { fails, lookedFor, type Failing } from '../../machine/cause.ts';
 export const AIR_CAUSES: readonly Failing[] = [
   {
     of: [fails('air filter', 'blocked')],
-    causes: [lookedFor('oiled', 'Oil from the crankcase’s breather', 'Look for oil in the housing.', 2)],
+    causes: [
+      {
+        ...lookedFor('oiled', 'Oil from the crankcase’s breather', 'Look for oil in the housing.', 2),
+        faults: [fails('crankcase valve', 'blocked')],
+      },
+    ],
   },
   {
     of: [fails('intake joint', 'leaks')],
     causes: [lookedFor('bent', 'Flanges bent by a nut pulled too hard', 'Lay a straight edge across.', 3)],
   },
   {
-    of: [fails('crankcase valve', 'open'), fails('purge valve', 'open')],
+    of: [fails('crankcase valve', 'open', 'blocked'), fails('purge valve', 'open')],
     causes: [lookedFor('gummed', 'Gummed up by oil or vapour', 'Shake it; wash it and shake it again.', 3)],
+  },
+  {
+    of: [fails('governor', 'binds')],
+    causes: [lookedFor('dry', 'Dirt and dried grease in its joints', 'Work each joint by hand.', 3)],
+  },
+  {
+    of: [fails('governor', 'slack-spring')],
+    causes: [lookedFor('hole', 'Hooked in another hole by an earlier hand', 'Look for fresh marks; see the book.', 3)],
   },
   {
     of: [fails('throttle linkage', 'out')],

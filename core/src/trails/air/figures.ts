@@ -12,6 +12,7 @@ declare module '../../machine/figures.ts' {
     'air-exhaust': FiguresOf<typeof AIR_PARTS.exhaust>;
     'air-balance': FiguresOf<typeof AIR_PARTS.balance>;
     'air-breather': FiguresOf<typeof AIR_PARTS.breather>;
+    'air-governor': FiguresOf<typeof AIR_PARTS.governor>;
     'air-purge': FiguresOf<typeof AIR_PARTS.purge>;
     'air-servo': FiguresOf<typeof AIR_PARTS.servo>;
   }

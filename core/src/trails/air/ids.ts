@@ -9,3 +9,4 @@ export const BREATHER = 'air-breather';
 export const PURGE = 'air-purge';
 export const SERVO = 'air-servo';
 export const BALANCE = 'air-balance';
+export const GOVERNOR = 'air-governor';

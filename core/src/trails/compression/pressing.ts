@@ -31,7 +31,7 @@ function gasketLeak(fit: Fit, p: MachineParams, cylinder: number): number {
 export function waysOut(fit: Fit, p: MachineParams, cylinder: number) {
   return {
     rings: lets(p, idOf(RINGS, cylinder)) + lets(p, BORES),
-    exhaust: lets(p, idOf(EXHAUST, cylinder)),
+    exhaust: lets(p, idOf(EXHAUST, cylinder)) + (figuresIfAny(p, 'decompressor')?.leakSquareMetres ?? 0),
     intake: lets(p, idOf(INTAKE, cylinder)),
     gasket: gasketLeak(fit, p, cylinder),
   };

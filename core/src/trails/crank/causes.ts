@@ -99,6 +99,11 @@ export const CRANK_CAUSES: readonly Failing[] = [
     of: [fails('engine to be turned', 'stiff')],
     causes: [
       lookedFor('stood', 'It stood with a valve open', 'Look down the plug holes for rust.', 3),
+      {
+        ...lookedFor('unoiled', 'It ran on fuel with too little oil', 'Ask who mixed it; a drop of it on paper.', 3),
+        faults: [fails('fuel tank', 'unoiled')],
+        where: ({ fuel }) => fuel?.mixed === true,
+      },
       lookedFor('no-oil', 'It ran without oil', 'Look at the dipstick and in the filter for metal.', 2),
       lookedFor('driven', 'What it drives is tight', 'Take belts and pump off, turn again.', 2),
     ],
@@ -133,6 +138,10 @@ export const CRANK_CAUSES: readonly Failing[] = [
       lookedFor('shorted-plug', 'A plug or the rail shorted to the engine', 'Ohms from the rail to bare metal.', 3),
       lookedFor('damp', 'Damp has got in', 'Look for green inside.', 2),
     ],
+  },
+  {
+    of: [fails('decompressor', 'stays', 'dead')],
+    causes: [lookedFor('cable', 'Its cable was set without play, or has stretched', 'Feel the play at both ends.', 3)],
   },
   {
     of: [fails('hand start', 'broken', 'pawls')],

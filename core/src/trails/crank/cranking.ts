@@ -5,14 +5,9 @@ import { CRANK_WORDS, type CrankWord, type Offers } from '../../machine/observed
 import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
 import { changedState, keyOf } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
+import { settleDecompressor } from './decompressing.ts';
+import { DRIVE, ENGINE, MOTOR, RELAY, SOLENOID } from './ids.ts';
 import { startingOf } from './starting.ts';
-
-/** Ids of the parts that this trail asks for by name. */
-export const SOLENOID = 'starter-solenoid';
-export const RELAY = 'start-relay';
-export const MOTOR = 'starter-motor';
-export const DRIVE = 'starter-drive';
-export const ENGINE = 'engine';
 
 const CRANK: Pick<MachineState, 'key' | 'points'> = { key: 'crank', points: 'closed' };
 const toRpm = (speed: number) => (speed * 30) / Math.PI;
@@ -21,7 +16,8 @@ const toRpm = (speed: number) => (speed * 30) / Math.PI;
 const HELD = 40;
 
 /** What the motor must turn, from engine and drive: put into its figures before anyone measures. */
-export function settleStarter(params: MachineParams): MachineParams {
+export function settleStarter(given: MachineParams): MachineParams {
+  const params = settleDecompressor(given);
   const [motor, engine] = [figuresIfAny(params, MOTOR), figuresIfAny(params, ENGINE)];
   const drive = figuresIfAny(params, DRIVE);
   if (!motor || !engine || !drive) return params;

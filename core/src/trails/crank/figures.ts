@@ -10,6 +10,7 @@ declare module '../../machine/figures.ts' {
     'starter-motor': FiguresOf<typeof CRANK_PARTS.starterMotor>;
     'starter-drive': FiguresOf<typeof CRANK_PARTS.starterDrive>;
     engine: FiguresOf<typeof CRANK_PARTS.crankedEngine>;
+    decompressor: FiguresOf<typeof CRANK_PARTS.decompressor>;
     'start-switch': FiguresOf<typeof CRANK_PARTS.startSwitch>;
     'start-wire': FiguresOf<typeof CRANK_PARTS.startWire>;
     'start-relay': FiguresOf<typeof CRANK_PARTS.startRelay>;

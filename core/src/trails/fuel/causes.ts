@@ -120,6 +120,30 @@ export const FUEL_CAUSES: readonly Failing[] = [
     of: [fails('fuel tank', 'oily')],
     causes: [lookedFor('twice', 'It was mixed twice', 'Who filled it, and from which can?', 4)],
   },
+  {
+    of: [fails('fuel tank', 'unoiled')],
+    causes: [lookedFor('plain', 'Filled from the can without oil', 'Who filled it, and from which can?', 4)],
+  },
+  {
+    of: [fails('vacuum fuel tap', 'shut', 'weeps')],
+    causes: [
+      lookedFor('spirit', 'Fuel with spirit in it has spoilt its rubber', 'Feel the diaphragm: swollen, or hard.', 3),
+      lookedFor('old', 'Hardened by heat and years', 'Bend it: it cracks.', 3),
+    ],
+  },
+  { of: [fails('vacuum fuel tap', 'blocked')], causes: [dirt, stood] },
+  {
+    of: [fails('vacuum fuel tap', 'hose')],
+    causes: [lookedFor('old', 'Hardened by heat and years', 'Bend it: it cracks.', 3)],
+  },
+  {
+    of: [fails('idle cut-off', 'stuck')],
+    causes: [lookedFor('dirt', 'Dirt or varnish about its needle', 'Screw it out, look, try it on a battery.', 3)],
+  },
+  {
+    of: [fails('idle cut-off', 'wire')],
+    causes: [lookedFor('left-off', 'Left off when the carburettor was out', 'Ask; look at its push-on end.', 3)],
+  },
   { of: [fails('accelerator pump', 'dead')], causes: [stood] },
   {
     of: [fails('one of several carburettors', 'idle-blocked', 'main-blocked', 'starved', 'floods')],

@@ -5,7 +5,7 @@ import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Slow } from '../../machine/trail.ts';
-import { CARBURETTOR, LINE, PUMP, TANK, VENT, WAY } from './ids.ts';
+import { CARBURETTOR, LINE, PUMP, TANK, TAP, VENT, WAY } from './ids.ts';
 
 /** Discharge of a tap, a filter or a jet (REFERENCE, fuel). */
 const DISCHARGE = 0.7;
@@ -51,12 +51,19 @@ const DRINKS = { crank: 0.25, idle: 0.55, fast: 2.2, full: 9 } as const;
 /** Cubic metres a second that an engine drinks. */
 export const drinks = (fit: Fit, how: keyof typeof DRINKS): number => (DRINKS[how] * fit.litres) / 3.6e6;
 
-/** The feed as a machine's figures make it. Air that is sucked in takes its share of what the pump lifts. */
-export function feedOf(params: MachineParams): Feed {
+/**
+ * The feed as a machine's figures make it. Air that is sucked in takes its share of what the pump lifts. A tap that
+ * vacuum opens is as far open as its diaphragm draws it; on prime, all the way.
+ */
+export function feedOf(params: MachineParams, tap: 'as it runs' | 'on prime' = 'as it runs'): Feed {
   const tank = figuresAt(params, TANK);
   const pump = figuresIfAny(params, PUMP);
   const air = figuresAt(params, LINE).airShare ?? 0;
-  const way = WAY.flatMap((id) => figuresIfAny(params, id)?.squareMetres ?? []);
+  const drawn = tap === 'on prime' ? 1 : (figuresIfAny(params, TAP)?.opens ?? 1);
+  const way = WAY.flatMap((id) => {
+    const own = figuresIfAny(params, id)?.squareMetres;
+    return own === undefined ? [] : own * (id === TAP ? drawn : 1);
+  });
   const lifts = pump !== undefined;
   const wet = tank.level > 0.02 ? 1 : 0;
   const bulb = figuresIfAny(params, 'fuel-bulb');
@@ -77,10 +84,22 @@ const BOWL = 45e-6;
 const REST_SECONDS = 1200;
 const ENOUGH = 0.5;
 
-/** Minutes to a stall, and the chance that the bowl has filled again after a rest, its cap shut. */
+/** Without oil a piston pulling gently nips up after so many minutes, with half of it after twice as many. Judgement. */
+const NIPS_AFTER = 7;
+
+/** Minutes until a piston nips up for want of oil; Infinity where it never does. */
+export function nipsAfter(params: MachineParams): number {
+  const lean = figuresAt(params, TANK).lean ?? 0;
+  return lean > 0 ? NIPS_AFTER / lean : Infinity;
+}
+
+/** Minutes to a stall, and the chance that it goes again after a rest: its bowl filled, or its piston free once cool. */
 export function stallOf(fit: Fit, params: MachineParams): { minutes: number; again: number } {
+  const nips = nipsAfter(params);
+  const starves = stallMinutes(fit, params);
+  if (nips < starves) return { minutes: nips, again: 0.9 };
   const filled = (flowOf(feedOf(params)) * REST_SECONDS) / (BOWL * fit.litres);
-  return { minutes: stallMinutes(fit, params), again: logistic((filled - ENOUGH) / 0.1) };
+  return { minutes: starves, again: logistic((filled - ENOUGH) / 0.1) };
 }
 
 /** A vent of so many square metres for each cubic metre a second lets the air in with a few tens of pascals. */

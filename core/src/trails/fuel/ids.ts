@@ -3,15 +3,17 @@ export const TANK = 'fuel-tank';
 export const VENT = 'fuel-vent';
 export const LINE = 'fuel-line';
 export const PUMP = 'fuel-pump';
+export const TAP = 'fuel-tap';
 export const BULB = 'fuel-bulb';
 export const CARBURETTOR = {
   needle: 'fuel-needle',
   float: 'fuel-float',
   idleJet: 'fuel-idle-jet',
+  idleCutOff: 'fuel-idle-cut-off',
   mainJet: 'fuel-main-jet',
   choke: 'fuel-choke',
   accelerator: 'fuel-accelerator',
   bowlVent: 'fuel-bowl-vent',
 } as const;
 /** What narrows the way from the tank, in its order. */
-export const WAY = ['fuel-strainer', 'fuel-tap', 'fuel-line', 'fuel-filter'] as const;
+export const WAY = ['fuel-strainer', TAP, LINE, 'fuel-filter'] as const;

@@ -10,7 +10,7 @@ import { logistic } from '../../random/lcg.ts';
 import { drinks, feedOf, flowOf, stallOf } from './feeding.ts';
 import { carburettorsOf, oneFloods, oneShakes, ownMixture } from './apart.ts';
 import { howOf, overflows, through, type How } from './how.ts';
-import { CARBURETTOR as C, PUMP, TANK } from './ids.ts';
+import { CARBURETTOR as C, PUMP, TANK, TAP } from './ids.ts';
 
 /** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
 const VAPOUR_COLD = 0.42;
@@ -38,10 +38,17 @@ const breathed = (p: MachineParams, how: How): number => {
   return UNVENTED[how] + (1 - UNVENTED[how]) * open;
 };
 
+/** Share of the idle passages that is open: by the jet, and by a solenoid that holds them shut. */
+export const idleOpen = (p: MachineParams): number =>
+  (1 - figuresAt(p, C.idleJet).blocked) * (1 - (figuresIfAny(p, C.idleCutOff)?.shut ?? 0));
+
+/** What fuel drawn through a tap’s diaphragm adds to the mixture, of what weeps through at idle. */
+const WEEPS = { crank: 0.8, idle: 1, fast: 0.1 } as const;
+
 /** How the mixture stands while the engine cranks cold, warms up, idles or runs fast, as if its bowls were full. 1 is right. */
 function asMixed(p: MachineParams, how: How, cold: boolean): number {
   const { light, water } = figuresAt(p, TANK);
-  const jets = through(how, 1 - figuresAt(p, C.idleJet).blocked, 1 - figuresAt(p, C.mainJet).blocked);
+  const jets = through(how, idleOpen(p), 1 - figuresAt(p, C.mainJet).blocked);
   const { high, gone } = figuresAt(p, C.float);
   const level = (1 + high) * (1 - (gone ?? 0)) * breathed(p, how);
   const choke = figuresAt(p, C.choke);
@@ -79,8 +86,15 @@ function richness(scene: Known, state: MachineState): number {
   const floods = floodsIn(p, feed);
   // Where it floods it is drowned at a start, rich at idle, and hardly richer fast.
   const more = how === 'crank' ? 1.6 : how === 'idle' ? 0.75 : 0.12;
+  const drawn = WEEPS[how] * (figuresIfAny(p, TAP)?.weeps ?? 0);
   const stood = how === 'crank' && state.warmth === 'cold' ? 1 - RUN_BACK * (figuresIfAny(p, PUMP)?.drains ?? 0) : 1;
-  return asMixed(p, how, state.warmth === 'cold') * richerOf(scene.machine.fit) * arrives * stood * (1 + more * floods);
+  return (
+    asMixed(p, how, state.warmth === 'cold') *
+    richerOf(scene.machine.fit) *
+    arrives *
+    stood *
+    (1 + more * floods + drawn)
+  );
 }
 
 const fuelOffers: Offers = {

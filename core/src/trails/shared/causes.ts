@@ -38,6 +38,13 @@ const boils = [
 /** What wears the parts that several trails share. */
 export const SHARED_CAUSES: readonly Failing[] = [
   {
+    of: [fails('battery isolator', 'burnt')],
+    causes: [
+      lookedFor('light', 'Made for less than the starter draws', 'Read its rating; compare with the starter’s.', 3),
+      lookedFor('damp', 'Damp has got in', 'Look for green inside.', 2),
+    ],
+  },
+  {
     of: [fails('wire', 'broken', 'corroded')],
     causes: [
       lookedFor(
@@ -120,7 +127,7 @@ export const SHARED_CAUSES: readonly Failing[] = [
     ],
   },
   {
-    of: [fails('ignition switch', 'dead', 'worn')],
+    of: [fails('ignition switch', 'dead', 'worn', 'start-dead')],
     causes: [
       lookedFor(
         'overloaded',

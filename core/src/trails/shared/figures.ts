@@ -7,6 +7,7 @@ declare module '../../machine/figures.ts' {
     joints: FiguresOf<typeof SHARED_PARTS.joints>;
     battery: FiguresOf<typeof SHARED_PARTS.battery>;
     'live-clamp': FiguresOf<typeof SHARED_PARTS.heavyJoint>;
+    isolator: FiguresOf<typeof SHARED_PARTS.isolator>;
     feed: FiguresOf<typeof SHARED_PARTS.wire>;
     fuse: FiguresOf<typeof SHARED_PARTS.fuse>;
     switch: FiguresOf<typeof SHARED_PARTS.ignitionSwitch>;

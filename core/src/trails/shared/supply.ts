@@ -10,11 +10,23 @@ import { addedAt, addedParts, addedStations } from './added.ts';
 import type { AsFound, MachineParams } from '../../machine/known.ts';
 import type { Station } from '../../machine/trail.ts';
 
+export const ISOLATOR = 'isolator';
+const isolated = ({ crank }: Fit): boolean => crank?.isolator === true;
+/** How the ends of the live clamp, and what all is fed from, are called. */
+export const liveNames = (fit: Fit): Readonly<Record<string, string>> =>
+  isolated(fit)
+    ? { post: 'the live battery post', clamp: 'the live battery clamp', main: 'the machine’s side of the isolator' }
+    : { post: 'the live battery post', main: 'the live battery clamp' };
+/** Where the master switch of a machine that has one stands. */
+export const isolatorStation = (fit: Fit): Station[] =>
+  isolated(fit) ? [{ id: ISOLATOR, label: 'Isolator', picture: 'switch' }] : [];
+
 /** From the battery to what it feeds: what every battery ignition shares. */
 export const supplyStations = (fit: Fit): Station[] => {
   const all: (Station | false)[] = [
     { id: 'battery', label: 'Battery', picture: 'battery' },
     { id: 'terminals', label: 'Live clamp', picture: 'clamp', joint: true },
+    ...isolatorStation(fit),
     { id: 'feed', label: 'Feed wire', picture: 'wire', joint: true },
     ...addedStations(fit, 'before the switch'),
     fit.fused && { id: 'fuse', label: 'Fuse', picture: 'fuse' },
@@ -42,8 +54,19 @@ export const batteryParts = (site: Site): readonly PartInstance[] =>
       label: 'Live battery clamp',
       station: 'terminals',
       kind: PARTS.heavyJoint,
-      nodes: { a: 'post', b: 'main' },
+      nodes: { a: 'post', b: isolated(site.fit) ? 'clamp' : 'main' },
     },
+    ...(isolated(site.fit)
+      ? [
+          {
+            id: ISOLATOR,
+            label: 'Battery isolator',
+            station: ISOLATOR,
+            kind: PARTS.isolator,
+            nodes: { a: 'clamp', b: 'main' },
+          },
+        ]
+      : []),
   ]);
 export const strapParts = (site: Site): readonly PartInstance[] =>
   site.take('strap', () => [

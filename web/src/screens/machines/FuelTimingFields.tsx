@@ -17,6 +17,9 @@ type Field =
   | 'mixed'
   | 'breather'
   | 'servo'
+  | 'governor'
+  | 'idleCutOff'
+  | 'vacuumTap'
   | 'compression'
   | 'cooling'
   | 'reeds';
@@ -53,6 +56,8 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
           {choice('enriching', 'What makes it rich for a cold start', ENRICHING)}
           {whether('accelerator', 'A pump that squirts as the throttle opens')}
           {whether('mixed', 'Oil is mixed into the fuel')}
+          {whether('idleCutOff', 'A solenoid that shuts the idle with the key')}
+          {fuel === 'gravity' && whether('vacuumTap', 'A fuel tap that vacuum opens')}
           {whether('sealed', 'Tank breathes through a valve or a canister')}
         </>
       )}
@@ -62,6 +67,7 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
         <>
           {whether('breather', 'A valve from the crankcase to the manifold')}
           {whether('servo', 'Brakes helped by vacuum')}
+          {whether('governor', 'A governor that holds the speed')}
         </>
       )}
       {choice('compression', 'Compression', COMPRESSION)}

@@ -96,7 +96,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
     }
   }
   const choice = <V extends string>(
-    name: `fitOut.${'sparks' | 'volts' | 'earth' | 'cylinders' | 'ballast' | 'fused' | 'suppressor' | 'marine'}`,
+    name: `fitOut.${'sparks' | 'volts' | 'earth' | 'cylinders' | 'ballast' | 'fused' | 'suppressor' | 'resistorPlugs' | 'marine'}`,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
   ) => (
@@ -135,6 +135,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
         {ballast && choice('fitOut.ballast', 'What feeds the coil', BALLAST)}
         {supply && choice('fitOut.fused', 'Is the ignition fused?', YES_NO)}
         {supply && choice('fitOut.suppressor', 'A radio suppressor on its feed?', YES_NO)}
+        {sparks && choice('fitOut.resistorPlugs', 'Plugs with a resistor, by its book?', YES_NO)}
         {choice('fitOut.marine', 'In a boat?', YES_NO)}
       </div>
       {supply && <AddedFields control={control} register={register} errors={errors} />}

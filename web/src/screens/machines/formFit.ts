@@ -47,6 +47,7 @@ const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: tr
   ballast: z.enum(['none', 'external', 'bypassed']),
   fused: yesNo,
   suppressor: yesNo,
+  resistorPlugs: asked,
   marine: yesNo,
   compressionRatio: typedNumber('a number from 3 to 23, such as 8.5.', 3, 23),
   litres: mayBe('litres, from 0.03 to 15, or nothing.', 0.03, 15),
@@ -55,6 +56,8 @@ const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: tr
   crank: maybe(CRANK_KINDS),
   interlocks: z.string(),
   heat: z.enum(['plugs', 'intake heater']),
+  isolator: asked,
+  decompressor: asked,
   charge: maybe(CHARGE_KINDS),
   field: z.enum(['A', 'B']),
   wave: z.enum(['half', 'full']),
@@ -72,6 +75,9 @@ const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: tr
   mixed: asked,
   breather: asked,
   servo: asked,
+  governor: asked,
+  idleCutOff: asked,
+  vacuumTap: asked,
   carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
   sealed: asked,
   enriching: z.enum(['choke', 'enricher']).default('choke'),
@@ -107,18 +113,19 @@ export type TypedFit = z.input<typeof formFit>;
 
 type Flat = z.output<typeof fields>;
 
-function sparkTrail({ sparks, layout, ballast, fused, suppressor, trigger, module, coils, added }: Flat): TrailFit[] {
+function sparkTrail(f: Flat): TrailFit[] {
+  const { sparks, layout, ballast, fused, suppressor, resistorPlugs, trigger, module, coils, added } = f;
   if (!sparks) return [];
   const told = { trigger, module, coils, suppressor, added };
   const options = Object.fromEntries(Object.entries(told).filter(([, v]) => v !== undefined)) as typeof told;
-  return [{ trail: 'spark', kind: layout, options: { ballast, fused, ...options } }];
+  return [{ trail: 'spark', kind: layout, options: { ballast, fused, ...options, ...present({ resistorPlugs }) } }];
 }
-function crankTrail({ crank, interlocks, heat }: Flat): TrailFit[] {
+function crankTrail({ crank, interlocks, heat, isolator, decompressor }: Flat): TrailFit[] {
   if (crank === '') return [];
   const named = crank === 'pull' ? [] : interlocks.split(',').flatMap((name) => name.trim() || []);
-  return [
-    { trail: 'crank', kind: crank, options: { interlocks: named.slice(0, 4), ...(crank === 'glow' ? { heat } : {}) } },
-  ];
+  const has = present({ isolator: isolator && crank !== 'pull', decompressor });
+  const heated = crank === 'glow' ? { heat } : {};
+  return [{ trail: 'crank', kind: crank, options: { interlocks: named.slice(0, 4), ...heated, ...has } }];
 }
 function chargeTrail({ charge, field, wave, control, tells, loads }: Flat): TrailFit[] {
   if (charge === '') return [];
@@ -142,11 +149,11 @@ function chargeTrail({ charge, field, wave, control, tells, loads }: Flat): Trai
 const present = <K extends string>(parts: Readonly<Record<K, boolean>>): Partial<Record<K, true>> =>
   Object.fromEntries(Object.entries(parts).filter(([, there]) => there)) as Partial<Record<K, true>>;
 
-function fuelTrail({ sparks, fuel, carburettors, sealed, enriching, accelerator, mixed }: Flat): TrailFit[] {
+function fuelTrail(f: Flat): TrailFit[] {
+  const { sparks, fuel, carburettors, sealed, enriching, accelerator, mixed, idleCutOff, vacuumTap } = f;
   if (fuel === '' || !sparks) return [];
-  return [
-    { trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching, ...present({ accelerator, mixed }) } },
-  ];
+  const has = present({ accelerator, mixed, idleCutOff, vacuumTap: vacuumTap && fuel === 'gravity' });
+  return [{ trail: 'fuel', kind: fuel, options: { carburettors, sealed, enriching, ...has } }];
 }
 
 /** A spark whose moment is turned by a distributor: the others have it in their flywheel or pack. */
@@ -156,8 +163,8 @@ function timingTrail({ sparks, layout, timing }: Flat): TrailFit[] {
   return timing !== '' && sparks && turnsItsSpark(layout) ? [{ trail: 'timing', kind: timing, options: {} }] : [];
 }
 
-function airTrail({ sparks, air, breather, servo }: Flat): TrailFit[] {
-  return air !== '' && sparks ? [{ trail: 'air', kind: air, options: present({ breather, servo }) }] : [];
+function airTrail({ sparks, air, breather, servo, governor }: Flat): TrailFit[] {
+  return air !== '' && sparks ? [{ trail: 'air', kind: air, options: present({ breather, servo, governor }) }] : [];
 }
 function compressionTrail({ compression, cooling, reeds }: Flat): TrailFit[] {
   if (compression === '') return [];
@@ -195,6 +202,7 @@ export function typedFit(fitOut: FitOut): TypedFit {
     ballast: f.ballast,
     fused: typedYes(f.fused),
     suppressor: typedYes(f.suppressor),
+    resistorPlugs: typedYes(f.resistorPlugs),
     ...(f.trigger ? { trigger: f.trigger } : {}),
     ...(f.module ? { module: f.module } : {}),
     ...(f.coils ? { coils: f.coils } : {}),
@@ -202,6 +210,8 @@ export function typedFit(fitOut: FitOut): TypedFit {
     crank: crank?.kind ?? '',
     interlocks: crank?.interlocks.join(', ') ?? '',
     heat: crank?.heat ?? 'plugs',
+    isolator: typedYes(crank?.isolator),
+    decompressor: typedYes(crank?.decompressor),
     charge: charge?.kind ?? '',
     field: charge?.field ?? 'A',
     wave: charge?.wave ?? 'full',
@@ -213,6 +223,9 @@ export function typedFit(fitOut: FitOut): TypedFit {
     air: air?.kind ?? '',
     breather: typedYes(air?.breather),
     servo: typedYes(air?.servo),
+    governor: typedYes(air?.governor),
+    idleCutOff: typedYes(fuel?.idleCutOff),
+    vacuumTap: typedYes(fuel?.vacuumTap),
     compression: compression?.kind ?? '',
     cooling: compression?.cooling ?? 'water',
     reeds: typedYes(compression?.reeds),

@@ -1,7 +1,17 @@
 import { cleanup, render, screen, within } from '@testing-library/react';
 import type { FitOut } from '@pondu/core';
+import {
+  airOptions,
+  compressionOptions,
+  crankOptions,
+  fitOutSchema,
+  fuelOptions,
+  sparkOptions,
+  type TrailFit,
+} from '@pondu/core/schema';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { z } from 'zod';
 import { Around, machine as known } from '../../__tests__/support.tsx';
 import { formFit, typedFit } from './formFit.ts';
 import { MachineForm } from './MachineForm.tsx';
@@ -150,6 +160,29 @@ describe('a machine by what one sees', () => {
     expect(formFit.parse(typedFit(fitOut as FitOut))).toEqual(fitOut);
     const high = { ...(fitOut as FitOut), altitudeMetres: 1480 };
     expect(formFit.parse(typedFit(high))).toEqual(high);
+  });
+  it('keeps every option that a trail may have, also one added tomorrow: read from the schemas themselves', () => {
+    const yes = (shape: Readonly<Record<string, z.ZodType>>) =>
+      Object.fromEntries(
+        Object.entries(shape).flatMap(([name, of]) => (of.safeParse(true).success ? [[name, true]] : [])),
+      );
+    const trails: TrailFit[] = [
+      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', added: [], ...yes(sparkOptions.shape) } as never },
+      { trail: 'crank', kind: 'relay', options: { interlocks: [], ...yes(crankOptions.shape) } },
+      {
+        trail: 'fuel',
+        kind: 'gravity',
+        options: { carburettors: 2, enriching: 'choke', ...yes(fuelOptions.shape) } as never,
+      },
+      { trail: 'air', kind: 'throttled', options: yes(airOptions.shape) },
+      {
+        trail: 'compression',
+        kind: 'two-stroke',
+        options: { cooling: 'air', ...yes(compressionOptions.shape) } as never,
+      },
+    ];
+    const whole = fitOutSchema.parse({ ...known.fitOut, trails });
+    expect(formFit.parse(typedFit(whole))).toEqual(whole);
   });
   it('an engine without a spark is kept without one: a diesel that is changed gets no coil', async () => {
     const fitOut: FitOut = {

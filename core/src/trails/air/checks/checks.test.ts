@@ -39,8 +39,13 @@ describe('several carburettors, and what hangs on their hoses', () => {
   it.each([
     ['air-balance-ear', undefined, 'alike'],
     ['air-balance-ear', 'air-balance.out', 'one is louder'],
-    ['air-breather-pinch', 'air-breather.open', 'it changes'],
-    ['air-breather-pinch', 'air-servo.open', 'no change'],
+    ['air-breather-pinch', undefined, 'slows a little'],
+    ['air-breather-pinch', 'air-breather.open', 'changes much'],
+    ['air-breather-pinch', 'air-breather.blocked', 'no change'],
+    ['air-breather-pinch', 'air-servo.open', 'slows a little'],
+    ['air-breather-paper', undefined, 'drawn on'],
+    ['air-breather-paper', 'air-breather.blocked', 'blown off'],
+    ['air-breather-paper', 'air-breather.open', 'drawn on'],
     ['air-purge-pinch', 'air-purge.open', 'it changes'],
     ['air-servo-pinch', 'air-servo.open', 'it changes'],
     ['air-servo-pinch', 'air-hose.off', 'no change'],
@@ -78,5 +83,31 @@ describe('by figures', () => {
     const sound = readsLike(engine, 'air-rpm-idle') as number;
     const blocked = readsLike(engine, 'air-rpm-idle', 'air-filter.blocked', 0.1) as number;
     expect(Math.abs(blocked / sound - 1)).toBeLessThan(0.25);
+  });
+});
+
+describe('what holds the speed', () => {
+  const governed = BREATHING['governed, with a magneto']!;
+  it.each([
+    ['air-governor-held', undefined, 'does not hunt'],
+    ['air-governor-held', 'air-governor.binds', 'steady when held'],
+    ['air-governor-look', undefined, 'free and drawn open'],
+    ['air-governor-look', 'air-governor.binds', 'binds or has play'],
+    ['air-governor-look', 'air-governor.slack-spring', 'spring slack or off'],
+  ] as const)('%s with %s: %s', (check, fault, word) => {
+    expect(readsLike(governed, check, fault)).toBe(word);
+  });
+  it('a mixture a little too weak hunts whoever holds the throttle', () => {
+    expect(readsLike(governed, 'air-governor-held', 'air-screw.weak', 0.15)).toBe('hunts all the same');
+  });
+  it('an engine that its idle screw starves of fuel stands still: it does not creep at a fraction of a turn', () => {
+    for (const [fault, severity] of [
+      ['fuel-idle-jet.blocked', 0.98],
+      ['air-stop.shut', 1],
+    ] as const) {
+      const rpm = readsLike(governed, 'air-rpm-idle', fault, severity) as number;
+      expect(rpm === 0 || rpm > 250).toBe(true);
+    }
+    expect(readsLike(governed, 'air-rpm-idle', 'fuel-idle-jet.blocked', 0.98)).toBe(0);
   });
 });

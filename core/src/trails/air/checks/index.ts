@@ -4,10 +4,11 @@ import { looking, type Check, type CheckMaker } from '../../../machine/check.ts'
 import { seen, seenSo } from '../../../machine/seen.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
-import { idleRpm } from '../../../engine/manifold.ts';
 import { fastVacuum, idleVacuum } from '../breathing.ts';
-import { BREATHER, EXHAUST, FILTER, GASKET, HOSE, PURGE, SCREW, SERVO, STOP } from '../ids.ts';
+import { EXHAUST, FILTER, GASKET, HOSE, PURGE, SCREW, SERVO, STOP } from '../ids.ts';
 import { balanceChecks } from './balance.ts';
+import { breatherChecks } from './breather.ts';
+import { governorChecks } from './governor.ts';
 import { needle } from './needle.ts';
 import { told, warm } from './which.ts';
 
@@ -18,6 +19,7 @@ const OPEN_FROM = 1.9;
 const noIdleFuel = ({ params }: Scene): number =>
   Math.max(
     logistic(((figuresIfAny(params, 'fuel-idle-jet')?.blocked ?? 0) - SHUT_FROM) / 0.04),
+    logistic(((figuresIfAny(params, 'fuel-idle-cut-off')?.shut ?? 0) - SHUT_FROM) / 0.04),
     logistic((figuresAt(params, STOP).openShare - OPEN_FROM) / 0.12),
   );
 
@@ -58,7 +60,8 @@ const measured: CheckMaker = (machine) =>
           station: STOP,
           label: 'Idle speed',
           touch: 'Tachometer on, all consumers off.',
-          watch: `About ${idleRpm(machine.fit)} rev/min, steady.`,
+          watch: 'Steady, as it was set.',
+          atNothing: 'does not idle',
           instrument: 'tachometer',
           probe: { kind: 'figure', value: (scene) => scene.see('idles', IDLE).rpm },
           needs: [STOP],
@@ -69,7 +72,7 @@ const measured: CheckMaker = (machine) =>
 
 /** By hand, by spray, by eye. */
 /** Where air may be drawn in beside the throttle. */
-type Leak = typeof GASKET | typeof HOSE | typeof BREATHER | typeof PURGE | typeof SERVO;
+type Leak = typeof GASKET | typeof HOSE | typeof PURGE | typeof SERVO;
 const tried: CheckMaker = (machine) => {
   if (!told(machine)) return [];
   const spray = (id: string, part: Leak, label: string, touch: string): Check[] =>
@@ -105,12 +108,6 @@ const tried: CheckMaker = (machine) => {
       HOSE,
       'Vacuum hoses pinched in turn',
       'Pinch each hose at the manifold with soft pliers; follow it to its end.',
-    ),
-    ...spray(
-      'air-breather-pinch',
-      BREATHER,
-      'Hose of the crankcase’s valve pinched',
-      'Pinch it at the manifold with soft pliers; shake the valve: it rattles.',
     ),
     ...spray(
       'air-purge-pinch',
@@ -217,4 +214,11 @@ const tried: CheckMaker = (machine) => {
 };
 
 /** Checks of the air trail, in the order in which one walks it. */
-export const AIR_CHECKS: readonly CheckMaker[] = [tried, needle, measured, balanceChecks];
+export const AIR_CHECKS: readonly CheckMaker[] = [
+  tried,
+  breatherChecks,
+  governorChecks,
+  needle,
+  measured,
+  balanceChecks,
+];

@@ -35,7 +35,7 @@ export const needle: CheckMaker = (machine) => {
         label: 'Needle of the vacuum gauge, idling: how does it move?',
         touch: 'Gauge on a tap below the throttle; watch it for half a minute.',
         watch:
-          'Still. A beat at every turn: one cylinder. A slow sway: mixture or balance. A fall now and then: a valve that sticks.',
+          'Still. A beat at every turn: one cylinder. A slow sway: mixture, balance or governor. A fall now and then: a valve that sticks.',
         words: ['still', 'falls at every beat', 'sways slowly'],
         needs: [GASKET],
         minutes: 1.5,
@@ -46,7 +46,10 @@ export const needle: CheckMaker = (machine) => {
         const beats = 0.92 * some * shows;
         const rich = scene.see('richness', IDLE);
         const off = logistic((0.88 - rich) / 0.025) + logistic((rich - 1.3) / 0.05);
-        const sways = (1 - beats) * 0.88 * Math.min(1, Math.max(off, scene.see('uneven', IDLE), 1 - running));
+        const sways =
+          (1 - beats) *
+          0.88 *
+          Math.min(1, Math.max(off, scene.see('uneven', IDLE), scene.see('hunts', IDLE), 1 - running));
         return {
           still: 0.96 - 0.94 * (beats + sways),
           'falls at every beat': 0.02 + 0.94 * beats,

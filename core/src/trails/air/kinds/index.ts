@@ -1,7 +1,7 @@
 import type { PartInstance } from '../../../machine/part.ts';
 import type { TrailKind } from '../../../machine/trail.ts';
 import { airOffers } from '../breathing.ts';
-import { BALANCE, BREATHER, EXHAUST, FILTER, GASKET, HOSE, PURGE, SCREW, SERVO, STOP } from '../ids.ts';
+import { BALANCE, BREATHER, EXHAUST, FILTER, GASKET, GOVERNOR, HOSE, PURGE, SCREW, SERVO, STOP } from '../ids.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { AIR_PARTS as PARTS } from '../parts/index.ts';
 
@@ -13,6 +13,7 @@ const placesOf = ({ air, fuel }: Fit): readonly Place[] => [
   [STOP, 'Throttle’s stop', 'choke', PARTS.stop],
   [SCREW, 'Idle mixture', 'jet', PARTS.screw],
   ...((fuel?.carburettors ?? 1) > 1 ? [place(BALANCE, 'Linkage', 'switch', PARTS.balance)] : []),
+  ...(air?.governor ? [place(GOVERNOR, 'Governor', 'spring', PARTS.governor)] : []),
   [GASKET, 'Joint of the intake', 'clamp', PARTS.gasket],
   [HOSE, 'Vacuum hoses', 'hose', PARTS.hose],
   ...(air?.breather ? [place(BREATHER, 'Crankcase valve', 'tap', PARTS.breather)] : []),

@@ -1,3 +1,5 @@
+import { governor } from './governor.ts';
+import { breather } from './breather.ts';
 import { between, type FaultMode, type PartKind } from '../../../machine/part.ts';
 
 const kind = <Has extends string>(
@@ -74,7 +76,6 @@ const valve = (name: string, repair: string, money: number, label: string, weigh
     [{ id: 'renew', label: repair, minutes: 15, money }],
     [{ id: 'open', label, weight, repair: 'renew', apply: (p, s) => ({ ...p, leakShare: between(low, high, s) }) }],
   );
-const breather = valve('crankcase valve', 'Renew the crankcase’s valve', 9, 'stuck open', 1.5, 0.3, 0.9);
 const purge = valve('purge valve', 'Renew the purge valve of the canister', 34, 'stuck open', 1.5, 0.25, 0.7);
 const servo = valve('brake servo', 'Renew the brake’s servo or its valve', 120, 'diaphragm leaks', 1, 0.3, 1.1);
 /** Throttles of several carburettors, tied to one another. */
@@ -156,4 +157,4 @@ const exhaust = kind(
 );
 
 /** Parts that only the air trail has. */
-export const AIR_PARTS = { filter, gasket, hose, breather, purge, servo, balance, stop, screw, exhaust };
+export const AIR_PARTS = { filter, gasket, hose, breather, purge, servo, balance, stop, screw, exhaust, governor };

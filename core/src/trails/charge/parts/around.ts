@@ -116,6 +116,15 @@ export const chargeLamp: PartKind<'watts', 'out' | 'led' | 'ohms' | 'off'> = {
       apply: (p) => ({ ...p, led: 1, ohms: LED_OHMS }),
     },
     {
+      id: 'heavy',
+      leap: true,
+      label: 'bulb far too strong, feeds the ignition with the key off',
+      weight: 0.5,
+      byHand: true,
+      repair: 'bulb',
+      apply: (p, s) => ({ ...p, watts: between(10, 24, s) }),
+    },
+    {
       id: 'wire',
       label: 'wire broken',
       weight: 1.5,

@@ -14,7 +14,8 @@ import {
   type Compared,
   type Want,
 } from '../../shared/usedPart.ts';
-import { engagement, MOTOR, motorIn } from '../cranking.ts';
+import { engagement, motorIn } from '../cranking.ts';
+import { MOTOR } from '../ids.ts';
 import { startingOf } from '../starting.ts';
 
 /** What was measured of a starter on the bench: running free, and held (or as it turns this engine, wherever volts are). */

@@ -4,7 +4,8 @@ import { block, looking, type CheckMaker } from '../../../machine/check.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { CRANK_PARTS } from '../parts/index.ts';
 import { CRANK_WORDS, type CrankWord } from '../../../machine/observed.ts';
-import { ENGINE, engagement, SOLENOID } from '../cranking.ts';
+import { engagement } from '../cranking.ts';
+import { ENGINE, SOLENOID } from '../ids.ts';
 import { CAUTIONS, HOLD, marine, start, told, keptFromFiring } from './start.ts';
 
 /** What only a starter does that is worked by a plunger. */

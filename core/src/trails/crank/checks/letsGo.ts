@@ -2,7 +2,7 @@ import { looking, type Check, type CheckMaker } from '../../../machine/check.ts'
 import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
 import { CRANKING } from '../../../machine/state.ts';
-import { RELAY, SOLENOID } from '../cranking.ts';
+import { RELAY, SOLENOID } from '../ids.ts';
 import { CAUTIONS, keptFromFiring, marine, told } from './start.ts';
 
 const WORDS = ['stops', 'turns on'] as const;

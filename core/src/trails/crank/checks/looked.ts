@@ -4,7 +4,7 @@ import { KEY_OFF } from '../../../machine/state.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { seen, seenSo } from '../../../machine/seen.ts';
-import { DRIVE, ENGINE, MOTOR } from '../cranking.ts';
+import { DRIVE, ENGINE, MOTOR } from '../ids.ts';
 import { HOLD, marine, told } from './start.ts';
 
 /** From about so much a cable's end is seen to be poor, ohms. */

@@ -2,7 +2,9 @@ import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
 import { touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { CRANK_PARTS } from '../parts/index.ts';
-import { engagement, MOTOR, motorIn, RELAY, SOLENOID } from '../cranking.ts';
+import { engagement, motorIn } from '../cranking.ts';
+import { MOTOR, RELAY, SOLENOID } from '../ids.ts';
+import { ISOLATOR } from '../../shared/supply.ts';
 import { HOLD, told, start } from './start.ts';
 
 /** Speed of the crank while it turns. */
@@ -78,7 +80,7 @@ export const crankingVolts: CheckMaker = (machine) => {
       'crank-cable-drop',
       'starter-cable',
       'Drop over the starter cable',
-      ['post', 'sol-batt'],
+      [machine.partById.has(ISOLATOR) ? 'main' : 'post', 'sol-batt'],
       'With it turning a sound cable and its joints take little of the volts.',
     ),
     across(

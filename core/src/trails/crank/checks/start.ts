@@ -3,7 +3,7 @@ import { isDiesel } from '../../../machine/hazards.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { MachineState } from '../../../machine/part.ts';
 import { CRANKING } from '../../../machine/state.ts';
-import { SOLENOID } from '../cranking.ts';
+import { SOLENOID } from '../ids.ts';
 
 /** The same with the points held, for what asks the network once. */
 export const HOLD: MachineState = { key: 'crank', points: 'closed' };

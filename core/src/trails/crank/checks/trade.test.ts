@@ -109,3 +109,26 @@ of('a cord, with a flywheel magneto', [
   ['crank-cord', 'hand-start.broken', 'cord or spring gone'],
   ['crank-cord', 'hand-start.pawls', 'pawls do not catch'],
 ]);
+
+of('a master switch and a decompressor, a diesel', [
+  ['isolator-look', undefined, 'on'],
+  ['isolator-look', 'isolator.off', 'was off'],
+  ['isolator-look', 'isolator.burnt', 'on'],
+  ['crank-listen', 'isolator.off', 'nothing'],
+  ['isolator-drop', undefined, [0, 0.15]],
+  ['isolator-drop', 'isolator.burnt', [0.5, 12]],
+  ['clamp-drop', 'isolator.burnt', [0, 0.3]],
+  ['clamp-drop', 'live-clamp.corroded', [0.3, 12]],
+  // Half its cold amperes for ten seconds: a good one stays above nine and a half volts of twelve.
+  ['battery-load', undefined, [9.5, 12]],
+  ['battery-load', 'battery.tired', [0, 9.5]],
+  ['battery-load', 'starter-cable.corroded', [9.5, 12]],
+  ['crank-decompressor', undefined, 'lifts and lets go'],
+  ['crank-decompressor', 'decompressor.stays', 'stays open'],
+  ['crank-decompressor', 'decompressor.dead', 'does not lift'],
+]);
+of('a kick lever and a decompressor', [
+  ['crank-decompressor', undefined, 'lifts and lets go'],
+  ['crank-decompressor', 'decompressor.stays', 'stays open'],
+  ['crank-decompressor', 'decompressor.dead', 'does not lift'],
+]);

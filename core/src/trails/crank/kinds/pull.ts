@@ -1,5 +1,7 @@
 import type { TrailKind } from '../../../machine/trail.ts';
-import { ENGINE, handOffers } from '../cranking.ts';
+import { decompressing, decompressorParts, decompressorStations, settleDecompressor } from '../decompressing.ts';
+import { handOffers } from '../cranking.ts';
+import { ENGINE } from '../ids.ts';
 import { CRANK_PARTS as PARTS } from '../parts/index.ts';
 
 /** No starter: a cord, a kick or a crank. */
@@ -13,6 +15,7 @@ export const pull: TrailKind = {
     stations: [
       { id: 'hand-start', label: 'Cord or lever', picture: 'spring' },
       { id: 'engine', label: 'Engine', picture: 'flywheel' },
+      ...decompressorStations(fit),
     ],
     parts: [
       { id: 'hand-start', label: 'Hand start', station: 'hand-start', kind: PARTS.handStart, nodes: {}, apart: true },
@@ -26,8 +29,10 @@ export const pull: TrailKind = {
         fails: ['locked', 'stiff'],
         weight: fit.marine ? 1.6 : 1,
       },
+      ...decompressorParts(fit),
     ],
     nodeNames: {},
-    offers: handOffers,
+    settle: (_found, params) => settleDecompressor(params),
+    offers: { ...handOffers, ...decompressing(fit) },
   }),
 };

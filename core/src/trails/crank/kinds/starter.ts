@@ -3,8 +3,10 @@ import type { PartInstance } from '../../../machine/part.ts';
 import type { Station, Trail, TrailKind } from '../../../machine/trail.ts';
 import type { Site } from '../../../machine/site.ts';
 import type { Fit } from '../../../schema/fit.ts';
-import { batteryParts, strapParts } from '../../shared/supply.ts';
-import { crankOffers, DRIVE, ENGINE, MOTOR, RELAY, settleStarter, SOLENOID } from '../cranking.ts';
+import { batteryParts, isolatorStation, liveNames, strapParts } from '../../shared/supply.ts';
+import { crankOffers, settleStarter } from '../cranking.ts';
+import { DRIVE, ENGINE, MOTOR, RELAY, SOLENOID } from '../ids.ts';
+import { decompressing, decompressorParts, decompressorStations } from '../decompressing.ts';
 import { HEAT_NODE, heatingOffers, PREHEAT_FEED, PREHEATING } from '../heating.ts';
 import { CRANK_PARTS as PARTS } from '../parts/index.ts';
 
@@ -14,20 +16,22 @@ const preheat = { name: 'Preheating', joins: 'solenoid' } as const;
 
 const interlockId = (n: number) => idOf('interlock', n + 1);
 
-const stations = (kind: Kind, { crank }: Fit): Station[] => [
+const stations = (kind: Kind, fit: Fit): Station[] => [
   { id: 'battery', label: 'Battery', picture: 'battery' },
   { id: 'terminals', label: 'Live clamp', picture: 'clamp', joint: true },
+  ...isolatorStation(fit),
   { id: 'starter-cable', label: 'Starter cable', picture: 'wire', joint: true },
   { id: 'solenoid', label: 'Solenoid', picture: 'relay' },
   { id: 'starter', label: 'Starter', picture: 'disc' },
   { id: 'drive', label: 'Drive and ring', picture: 'gear' },
   { id: 'engine', label: 'Engine', picture: 'flywheel' },
+  ...decompressorStations(fit),
   { id: 'strap', label: 'Engine strap', picture: 'earth', joint: true },
   ...(kind === 'glow'
     ? [{ id: 'shared-feed', label: 'Shared feed', picture: 'wire', joint: true, lane: control }]
     : []),
   { id: 'start-switch', label: 'Start switch', picture: 'switch', lane: control },
-  ...(crank?.interlocks ?? []).map((label, n) => ({ id: interlockId(n), label, picture: 'switch', lane: control })),
+  ...(fit.crank?.interlocks ?? []).map((label, n) => ({ id: interlockId(n), label, picture: 'switch', lane: control })),
   { id: 'start-wire', label: 'Start wire', picture: 'wire', joint: true, lane: control },
   ...(kind === 'relay' ? [{ id: 'start-relay', label: 'Start relay', picture: 'relay', lane: control }] : []),
   ...(kind === 'glow' ? [{ id: PREHEATING, label: 'Preheating', picture: 'ballast', lane: preheat }] : []),
@@ -66,6 +70,7 @@ function parts(kind: Kind, fit: Fit, site: Site): PartInstance[] {
       // What floats takes in more water.
       weight: fit.marine ? 1.6 : 1,
     },
+    ...decompressorParts(fit),
     ...strapParts(site),
     kind === 'glow' && {
       id: 'shared-feed',
@@ -112,6 +117,13 @@ function parts(kind: Kind, fit: Fit, site: Site): PartInstance[] {
       nodes: { a: 'start-out', b: told },
     },
     {
+      id: 'load-tester',
+      label: 'Load tester',
+      station: 'battery',
+      kind: PARTS.loadTester,
+      nodes: { a: 'post', b: site.earthPost },
+    },
+    {
       id: 'start-jump',
       label: 'Jumper lead',
       station: 'start-switch',
@@ -137,8 +149,7 @@ const build = (kind: Kind, fit: Fit, site: Site): Trail => ({
   nodeNames: {
     [site.earthPost]: 'the battery earth post',
     [site.block]: 'bare metal on the engine',
-    post: 'the live battery post',
-    main: 'the live battery clamp',
+    ...liveNames(fit),
     'sol-batt': 'the battery stud of the solenoid',
     motor: 'the motor stud of the solenoid',
     'sol-s': 'the small terminal of the solenoid',
@@ -149,7 +160,7 @@ const build = (kind: Kind, fit: Fit, site: Site): Trail => ({
     ...Object.fromEntries((fit.crank?.interlocks ?? []).map((l, n) => [interlockId(n), `the near side of: ${l}`])),
   },
   settle: (_found, params) => settleStarter(params),
-  offers: kind === 'glow' ? { ...crankOffers, ...heatingOffers } : crankOffers,
+  offers: { ...(kind === 'glow' ? { ...crankOffers, ...heatingOffers } : crankOffers), ...decompressing(fit) },
 });
 
 const kind = (name: Kind, label: string): TrailKind => ({

@@ -91,7 +91,8 @@ export const carburettorsApart: CheckMaker = (machine) => {
         },
         ({ params }) => {
           const own = figuresAt(params, idOf('carburettor', n));
-          const fills = logistic((flowOf(feedOf(params)) / drinks(fit, 'idle') - 0.8) / 0.15) * (1 - own.starved);
+          const fills =
+            logistic((flowOf(feedOf(params, 'on prime')) / drinks(fit, 'idle') - 0.8) / 0.15) * (1 - own.starved);
           const spills = fills * seen(own.high > 0.45, 0.9);
           return {
             'hardly anything': 0.01 + 0.97 * (1 - fills),

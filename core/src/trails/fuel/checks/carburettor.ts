@@ -72,7 +72,9 @@ export const carburettorOutside: CheckMaker = (machine) => {
         minutes: 3,
       },
       (scene) => {
-        const fills = logistic((flowOf(feedOf(scene.params)) / drinks(scene.machine.fit, 'idle') - 0.8) / 0.15);
+        const fills = logistic(
+          (flowOf(feedOf(scene.params, 'on prime')) / drinks(scene.machine.fit, 'idle') - 0.8) / 0.15,
+        );
         return { 'a bowlful, and again': 0.98 * fills + 0.01, 'hardly anything': 0.99 - 0.98 * fills };
       },
     ),

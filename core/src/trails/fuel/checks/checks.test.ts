@@ -6,6 +6,7 @@ const gravity = FUELLED['by its own weight, a magneto']!;
 const mechanical = FUELLED['mechanical pump, breaker points']!;
 const electric = FUELLED['electric pump, two carburettors, a sealed tank']!;
 const pulse = FUELLED['pulse pump, capacitor discharge']!;
+const vacuum = FUELLED['a tap that vacuum opens, an idle cut-off']!;
 const bulb = FUELLED['tank apart, primer bulb']!;
 
 /** What a mechanic would see on such a machine, sound and with its faults: from the trade, not from the model. */
@@ -22,6 +23,26 @@ describe('by eye, nose and hand', () => {
     [gravity, 'fuel-cap', 'fuel-filter.blocked', 'no hiss'],
     [gravity, 'fuel-sample', 'fuel-tank.oily', 'thick with oil'],
     [gravity, 'look-plugs', 'fuel-tank.oily', 'all oily'],
+    [gravity, 'fuel-sample', 'fuel-tank.unoiled', 'no oil in it'],
+    [gravity, 'fuel-nipped-up', undefined, 'as usual'],
+    [gravity, 'fuel-nipped-up', 'fuel-tank.unoiled', 'tight hot, free cold'],
+    [gravity, 'fuel-hand-fed', 'fuel-tank.unoiled', 'no different'],
+    [vacuum, 'fuel-tap-prime', undefined, 'no different'],
+    [vacuum, 'fuel-tap-prime', 'fuel-tap.shut', 'well on prime'],
+    [vacuum, 'fuel-tap-prime', 'fuel-tap.hose', 'well on prime'],
+    [vacuum, 'fuel-tap-prime', 'fuel-filter.blocked', 'no different'],
+    [vacuum, 'fuel-tap-hose', undefined, 'dry'],
+    [vacuum, 'fuel-tap-hose', 'fuel-tap.weeps', 'wet with fuel'],
+    [vacuum, 'fuel-tap-hose', 'fuel-tap.hose', 'split or loose'],
+    [vacuum, 'fuel-tap-drawn', undefined, 'runs and stops'],
+    [vacuum, 'fuel-tap-drawn', 'fuel-tap.shut', 'never runs'],
+    [vacuum, 'fuel-tap-drawn', 'fuel-tap.hose', 'runs and stops'],
+    [vacuum, 'fuel-tap-drawn', 'fuel-tap.blocked', 'never runs'],
+    [vacuum, 'fuel-cut-off-click', undefined, 'clicks'],
+    [vacuum, 'fuel-cut-off-click', 'fuel-idle-cut-off.stuck', 'silent'],
+    [vacuum, 'fuel-cut-off-click', 'fuel-idle-cut-off.wire', 'silent'],
+    [vacuum, 'fuel-cut-off-feed', 'fuel-idle-cut-off.stuck', 'bright'],
+    [vacuum, 'fuel-cut-off-feed', 'fuel-idle-cut-off.wire', 'dark or dim'],
     [mechanical, 'fuel-strainer-look', undefined, 'clear'],
     [mechanical, 'fuel-strainer-look', 'fuel-strainer.blocked', 'blocked'],
     [mechanical, 'fuel-filter-look', 'fuel-strainer.blocked', 'clear'],

@@ -21,10 +21,12 @@ export const wet = (machine: Machine): CautionId[] => [
 const CAN_SECONDS = 30;
 const HOW_LONG = 'half a minute';
 
+const tapSet = ({ fit }: Machine): string => (fit.fuel?.vacuumTap ? 'Tap on prime.' : 'Tap on.');
+
 /** What makes the fuel move: nothing but a tap, the key, or the engine turning. */
 export function moving(machine: Machine): { set: string; state: MachineState; cautions: CautionId[] } {
   const kind = kindOf(machine);
-  if (kind === 'gravity') return { set: 'Tap on.', state: KEY_OFF, cautions: wet(machine) };
+  if (kind === 'gravity') return { set: tapSet(machine), state: KEY_OFF, cautions: wet(machine) };
   if (kind === 'electric') return { set: 'Key on, engine still.', state: KEY_ON_OPEN, cautions: wet(machine) };
   return {
     set: `Crank in bursts of ten seconds, ${HOW_LONG} in all, nothing to spark.`,
@@ -76,12 +78,14 @@ export const fuelInTank: CheckMaker = (machine) =>
             label: 'A sample of the fuel, in glass',
             set: 'From the lowest place it can be drawn at, into a clear jar; let it stand a minute.',
             touch: 'Nothing: look through it, smell it.',
-            watch: 'Clear, and a sharp smell. Beads at the bottom are water; stale fuel smells of varnish.',
+            watch: machine.fit.fuel?.mixed
+              ? 'Clear, and a sharp smell. Beads at the bottom are water; stale fuel smells of varnish. A drop on paper dries and leaves a faint ring of oil: a wide one is too much, none is too little.'
+              : 'Clear, and a sharp smell. Beads at the bottom are water; stale fuel smells of varnish.',
             words: [
               'fresh',
               'smells of varnish',
               'water under it',
-              ...(machine.fit.fuel?.mixed ? ['thick with oil'] : []),
+              ...(machine.fit.fuel?.mixed ? ['thick with oil', 'no oil in it'] : []),
               'nothing comes',
             ],
             needs: [TANK],
@@ -92,10 +96,11 @@ export const fuelInTank: CheckMaker = (machine) =>
             const none = seen(tank.level < 0.05, 0.97);
             const water = (1 - none) * seen(tank.water > 0.2, 0.96);
             const oily = machine.fit.fuel?.mixed ? (1 - none - water) * seen((tank.oil ?? 0) > 0.3, 0.85) : 0;
-            const stale = (1 - none - water - oily) * seen(tank.light < 0.72, 0.9);
+            const lean = machine.fit.fuel?.mixed ? (1 - none - water - oily) * seen((tank.lean ?? 0) > 0.3, 0.85) : 0;
+            const stale = (1 - none - water - oily - lean) * seen(tank.light < 0.72, 0.9);
             return {
-              ...(machine.fit.fuel?.mixed ? { 'thick with oil': oily } : {}),
-              fresh: 1 - none - water - stale - oily,
+              ...(machine.fit.fuel?.mixed ? { 'thick with oil': oily, 'no oil in it': lean } : {}),
+              fresh: 1 - none - water - stale - oily - lean,
               'smells of varnish': stale,
               'water under it': water,
               'nothing comes': none,
@@ -138,7 +143,7 @@ export const flowIntoCan: CheckMaker = (machine) =>
           probe: {
             kind: 'figure',
             value: ({ params }) => {
-              const feed = feedOf(params);
+              const feed = feedOf(params, 'on prime');
               return CAN_SECONDS * flowOf({ ...feed, after: feed.after.slice(0, -1) });
             },
           },

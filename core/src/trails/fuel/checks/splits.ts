@@ -7,8 +7,8 @@ import type { Scene } from '../../../machine/scene.ts';
 import { CRANKING, FAST, IDLE } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { headPascals } from '../../../fluids/index.ts';
-import { stallsUnderway } from '../../../engine/mixture.ts';
-import { drinks, feedOf, flowOf, type Feed } from '../feeding.ts';
+import { withinADrive } from '../../../engine/mixture.ts';
+import { drinks, feedOf, flowOf, stallMinutes, type Feed } from '../feeding.ts';
 import { LINE, TANK } from '../ids.ts';
 import { kindOf, look } from './feed.ts';
 
@@ -71,7 +71,8 @@ export const fedByHand: CheckMaker = (machine) =>
           },
           (scene) => {
             const own = feedOf(scene.params);
-            const starved = 1 - enough(arrives(scene, own)) * (1 - stallsUnderway(scene));
+            const starved =
+              1 - enough(arrives(scene, own)) * (1 - withinADrive(stallMinutes(scene.machine.fit, scene.params)));
             const helped = 0.02 + 0.93 * starved * enough(arrives(scene, fromCan(own)));
             return { 'well from the can': helped, 'no different': 1 - helped };
           },

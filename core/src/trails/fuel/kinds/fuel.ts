@@ -2,7 +2,7 @@ import { numbered } from '../../../machine/numbered.ts';
 import type { PartInstance } from '../../../machine/part.ts';
 import type { Station, TrailKind } from '../../../machine/trail.ts';
 import type { Fit } from '../../../schema/fit.ts';
-import { BULB, CARBURETTOR as C, LINE, PUMP, TANK, VENT } from '../ids.ts';
+import { BULB, CARBURETTOR as C, LINE, PUMP, TANK, TAP, VENT } from '../ids.ts';
 import { tankSlowly } from '../feeding.ts';
 import { carburettorsOf } from '../apart.ts';
 import { offersOf, settleFuel } from '../mixing.ts';
@@ -40,7 +40,7 @@ const each = (fit: Fit): PartInstance[] =>
 
 const stations = (kind: Kind, fit: Fit): Station[] => [
   { id: TANK, label: 'Tank', picture: 'tank' },
-  ...(kind === 'gravity' ? [{ id: 'fuel-tap', label: 'Tap and strainer', picture: 'tap' }] : []),
+  ...(kind === 'gravity' ? [{ id: TAP, label: 'Tap and strainer', picture: 'tap' }] : []),
   { id: LINE, label: 'Fuel hose', picture: 'hose' },
   ...(kind === 'bulb' ? [{ id: BULB, label: 'Primer bulb', picture: 'bulb' }] : []),
   { id: 'fuel-filter', label: 'Filter', picture: 'filter' },
@@ -77,7 +77,13 @@ function parts(kind: Kind, fit: Fit): PartInstance[] {
     part(TANK, 'Tank', TANK, PARTS.tank, fit.fuel?.mixed ? {} : { fails: ['empty', 'stale', 'watered'] }),
     fit.fuel?.sealed ? part(VENT, 'Vapour line', VENT, PARTS.vapourLine) : part(VENT, 'Tank vent', VENT, PARTS.vent),
     ...(pumped(kind) ? [part('fuel-strainer', 'Strainer in the tank', TANK, PARTS.strainer)] : []),
-    ...(kind === 'gravity' ? [part('fuel-tap', 'Fuel tap', 'fuel-tap', PARTS.tap)] : []),
+    ...(kind === 'gravity'
+      ? [
+          fit.fuel?.vacuumTap
+            ? part(TAP, 'Vacuum fuel tap', TAP, PARTS.vacuumTap)
+            : part(TAP, 'Fuel tap', TAP, PARTS.tap),
+        ]
+      : []),
     // What falls by its own weight drips where a hose is split; it does not suck.
     part(LINE, 'Fuel hose', LINE, PARTS.line, pumped(kind) ? {} : { fails: ['blocked'] }),
     ...(kind === 'bulb' ? [part(BULB, 'Primer bulb', BULB, PARTS.bulb)] : []),
@@ -89,6 +95,9 @@ function parts(kind: Kind, fit: Fit): PartInstance[] {
     part(C.needle, several(fit) ? 'Needles and seats' : 'Needle and seat', C.needle, PARTS.needle),
     part(C.float, several(fit) ? 'Floats' : 'Float', C.needle, PARTS.float),
     part(C.idleJet, several(fit) ? 'Idle jets' : 'Idle jet', 'fuel-jets', PARTS.idleJet),
+    ...(fit.fuel?.idleCutOff
+      ? [part(C.idleCutOff, several(fit) ? 'Idle cut-offs' : 'Idle cut-off', 'fuel-jets', PARTS.idleCutOff)]
+      : []),
     part(C.mainJet, several(fit) ? 'Main jets' : 'Main jet', 'fuel-jets', PARTS.mainJet),
     ...(fit.fuel?.accelerator ? [part(C.accelerator, 'Accelerator pump', C.accelerator, PARTS.accelerator)] : []),
     part(C.bowlVent, several(fit) ? 'Bowl vents' : 'Bowl vent', C.needle, PARTS.bowlVent),

@@ -1,6 +1,8 @@
 import { accelerator, bowlVent, choke, float, idleJet, mainJet, needle } from './carburettor.ts';
+import { idleCutOff } from './idleCutOff.ts';
 import { electricPump, mechanicalPump, pulsePump } from './pump.ts';
 import { ownCarburettor } from './ownCarburettor.ts';
+import { vacuumTap } from './vacuumTap.ts';
 import { bulb, filter, line, strainer, tank, tap, vapourLine, vent } from './supply.ts';
 
 /** Parts that only the fuel trail has. */
@@ -10,6 +12,7 @@ export const FUEL_PARTS = {
   vapourLine,
   strainer,
   tap,
+  vacuumTap,
   line,
   filter,
   bulb,
@@ -19,6 +22,7 @@ export const FUEL_PARTS = {
   needle,
   float,
   idleJet,
+  idleCutOff,
   mainJet,
   bowlVent,
   choke,

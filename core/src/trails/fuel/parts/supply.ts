@@ -28,7 +28,7 @@ const area = (label: string): PlateSpec<'squareMetres'> => ({
 const headOf = (fit: Fit): { low: number; high: number } =>
   fit.fuel?.kind === 'gravity' ? { low: 0.25, high: 0.5 } : { low: -0.6, high: -0.3 };
 
-export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicMetres', 'oil'> = {
+export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicMetres', 'oil' | 'lean'> = {
   kind: 'fuel tank',
   plates: [
     hidden('level', 'Share that is full', 'ratio', 0.3, 0.9),
@@ -77,6 +77,15 @@ export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicM
       repair: 'drain',
       // Two or three times the oil is so much less petrol, and it does not burn.
       apply: (p, s) => ({ ...p, oil: between(0.5, 1, s), light: p.light * between(0.9, 0.8, s) }),
+    },
+    {
+      id: 'unoiled',
+      from: { lean: 0 },
+      label: 'mixed with too little oil, or none',
+      weight: 1,
+      byHand: true,
+      repair: 'drain',
+      apply: (p, s) => ({ ...p, lean: between(0.5, 1, s) }),
     },
   ],
   elements: () => [],

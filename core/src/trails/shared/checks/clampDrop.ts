@@ -1,4 +1,4 @@
-import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, nodeOf, touch, type CheckMaker } from '../../../machine/check.ts';
 
 export const clampDrop: CheckMaker = (machine) =>
   machine.fit.crank?.kind === 'pull'
@@ -9,10 +9,10 @@ export const clampDrop: CheckMaker = (machine) =>
           station: 'terminals',
           label: 'Voltage drop, live post to clamp, cranking',
           set: 'Crank for three seconds, gearbox out of gear. Hold the maximum on the meter if you are alone.',
-          touch: touch(machine, 'post', 'main'),
+          touch: touch(machine, 'post', nodeOf(machine, 'live-clamp', 'b')),
           watch: 'A sound joint drops almost nothing.',
           instrument: 'voltmeter',
-          probe: { kind: 'across', live: 'post', earth: 'main' },
+          probe: { kind: 'across', live: 'post', earth: nodeOf(machine, 'live-clamp', 'b') },
           state: CRANKING,
           minutes: 1,
           opens: [],

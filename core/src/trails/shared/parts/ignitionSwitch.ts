@@ -1,6 +1,10 @@
-import { logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { logBetween, OPEN_OHMS, type MachineState, type PartKind } from '../../../machine/part.ts';
 
-export const ignitionSwitch: PartKind<'ohms', 'staysOn'> = {
+/** Whether the key asks for what the switch feeds; one that is worn loses it as it is turned on to start. */
+const told = (startOpen: number | undefined, { key, at }: MachineState, id: string): boolean =>
+  key !== 'off' && at?.[id] !== 'out' && !(key === 'crank' && (startOpen ?? 0) > 0.5);
+
+export const ignitionSwitch: PartKind<'ohms', 'staysOn' | 'startOpen'> = {
   kind: 'ignition switch',
   plates: [
     {
@@ -29,6 +33,14 @@ export const ignitionSwitch: PartKind<'ohms', 'staysOn'> = {
       apply: (p, s) => ({ ...p, ohms: logBetween(0.8, 60, s) }),
     },
     {
+      id: 'start-dead',
+      leap: true,
+      label: 'loses the ignition with the key at start',
+      weight: 0.8,
+      repair: 'replace',
+      apply: (p) => ({ ...p, startOpen: 1 }),
+    },
+    {
       // No complaint of its own: it cooks the coil and the points, and flattens the battery.
       id: 'stays-on',
       label: 'stays on with the key off',
@@ -44,7 +56,7 @@ export const ignitionSwitch: PartKind<'ohms', 'staysOn'> = {
       id,
       a: nodes['a']!,
       b: nodes['b']!,
-      closed: (state.key !== 'off' && state.at?.[id] !== 'out') || (p.staysOn ?? 0) > 0.5,
+      closed: told(p.startOpen, state, id) || (p.staysOn ?? 0) > 0.5,
       onOhms: p.ohms,
       offOhms: OPEN_OHMS,
     },

@@ -2,6 +2,7 @@ import { addedBox, addedResistor, interlock, suppressor } from './added.ts';
 import { battery } from './battery.ts';
 import { bodyEarth, heavyJoint, wire } from './conductor.ts';
 import { fuse } from './fuse.ts';
+import { isolator } from './isolator.ts';
 import { joints } from './joints.ts';
 import { ignitionSwitch } from './ignitionSwitch.ts';
 import { starter, warningLamp } from './starter.ts';
@@ -16,6 +17,7 @@ export const SHARED_PARTS = {
   heavyJoint,
   ignitionSwitch,
   interlock,
+  isolator,
   joints,
   starter,
   suppressor,

@@ -3,14 +3,16 @@ import { idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 
 /** Top of a plug to its centre electrode: a resistor inside it adds to that of the lead. One stands for the set. */
-export const plugResistor: CheckMaker = () => [
+export const plugResistor: CheckMaker = ({ fit }) => [
   {
     id: 'plug-through',
     station: 'plugs',
     label: 'Through a plug, top to centre electrode',
     set: 'Plugs out and wiped.',
     touch: 'Probes on its top and on its centre electrode.',
-    watch: 'Nothing, on a plain plug. Thousands of ohms are a resistor: not with leads that have one.',
+    watch: fit.resistorPlugs
+      ? 'Thousands of ohms: its resistor. None at all is a plain plug, many times more is one that has burnt away.'
+      : 'Nothing, on a plain plug. Thousands of ohms are a resistor: not with leads that have one.',
     instrument: 'ohmmeter',
     probe: {
       kind: 'figure',

@@ -100,6 +100,9 @@ export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet
   highTension: (p) => ({ gapVolts: p.gapVolts, shuntOhms: p.shuntOhms }),
 };
 
+/** The resistor in a plug of that kind, ohms (REFERENCE, high tension). */
+const RESISTOR_PLUG = { low: 3e3, high: 7.5e3 } as const;
+
 const PLUG_PLATES: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'>['plates'] = [
   {
     id: 'gapMetres',
@@ -108,7 +111,15 @@ const PLUG_PLATES: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'>['plates'] = [
     dimension: 'length',
     typical: (fit) => (fit.volts === 6 ? { low: 0.5e-3, high: 0.65e-3 } : { low: 0.6e-3, high: 0.75e-3 }),
   },
-  { id: 'ohms', label: 'Plug resistor', dimension: 'resistance', typical: () => ({ low: 0, high: 0 }), hidden: true },
+  {
+    id: 'ohms',
+    label: 'Plug resistor',
+    dimension: 'resistance',
+    typical: ({ resistorPlugs }) => (resistorPlugs ? RESISTOR_PLUG : { low: 0, high: 0 }),
+    // A plain plug has none, and one that has burnt away is no plug.
+    least: 0,
+    most: 100e3,
+  },
   {
     id: 'shuntOhms',
     label: 'Insulator',
