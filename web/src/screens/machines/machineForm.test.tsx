@@ -167,7 +167,11 @@ describe('a machine by what one sees', () => {
         Object.entries(shape).flatMap(([name, of]) => (of.safeParse(true).success ? [[name, true]] : [])),
       );
     const trails: TrailFit[] = [
-      { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', added: [], ...yes(sparkOptions.shape) } as never },
+      {
+        trail: 'spark',
+        kind: 'battery-points',
+        options: { ballast: 'none', added: [], ...yes(sparkOptions.shape) } as never,
+      },
       { trail: 'crank', kind: 'relay', options: { interlocks: [], ...yes(crankOptions.shape) } },
       {
         trail: 'fuel',
