@@ -5,10 +5,17 @@ import { burns } from './burns.ts';
 import { richnessAt } from './ownMixture.ts';
 import { cylinderFires } from './squeeze.ts';
 import { logistic } from '../random/lcg.ts';
-import { sparkWords } from '../instruments/sparkTester.ts';
+import { sparkWords, type Enough } from '../instruments/sparkTester.ts';
 
 /** Degrees of the crank by which a spark may be out before the engine will not fire. */
 const FIRES_WITHIN = 25;
+
+/**
+ * From these a charge is lit as surely as by more. What a plug asks scatters by a tenth from one turn to the next, and a
+ * third to spare is for a plug that has worn; a mixture near right takes well under a millijoule, a cold and uneven one
+ * some of them [1]. Judgement.
+ */
+const LIGHTS: Enough = { margin: 1.15, joules: 2.5e-3 };
 
 /** Chance that the sparks, such as they are, come near enough to their moment. */
 export const firesInTime = (scene: Scene): number => {
@@ -49,7 +56,7 @@ function workLost(cylinders: readonly { none: number; against: number }[]): numb
 export function howItRuns(scene: Scene, state: MachineState): Running {
   const timed = firesInTime(scene) * (1 - scene.see('fuelCut', state));
   const cylinders = Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
-    const spark = sparkWords(scene.spark('plug', state, i + 1));
+    const spark = sparkWords(scene.spark('plug', state, i + 1), LIGHTS);
     const burning = burns(richnessAt(scene, state, i + 1), state) * scene.see('kindles', state, { cylinder: i + 1 });
     const none = 1 - (1 - spark.none) * timed * burning * cylinderFires(scene, state, i + 1);
     const against = (1 - spark.none) * scene.see('offStroke', state, { cylinder: i + 1 });

@@ -6,15 +6,25 @@ import type { Instrument, Outcome } from './instrument.ts';
 const GOOD_MARGIN = 1.3;
 const GOOD_JOULES = 4e-3;
 
-/** How a spark looks. */
-export function sparkWords({ availableVolts, requiredVolts, joules }: Spark): {
+/** Margin and energy, joules, from which a spark no longer counts as weak. */
+export interface Enough {
+  readonly margin: number;
+  readonly joules: number;
+}
+const LOOKS_GOOD: Enough = { margin: GOOD_MARGIN, joules: GOOD_JOULES };
+
+/** How a spark looks to an eye, or what it is to whoever asks less of it. */
+export function sparkWords(
+  { availableVolts, requiredVolts, joules }: Spark,
+  enough: Enough = LOOKS_GOOD,
+): {
   none: number;
   weak: number;
   good: number;
 } {
   const margin = availableVolts / requiredVolts;
   const none = logistic((1 - margin) / 0.04);
-  const strong = logistic((margin - GOOD_MARGIN) / 0.05) * logistic((joules - GOOD_JOULES) / 0.4e-3);
+  const strong = logistic((margin - enough.margin) / 0.05) * logistic((joules - enough.joules) / 0.4e-3);
   return { none, weak: (1 - none) * (1 - strong), good: (1 - none) * strong };
 }
 

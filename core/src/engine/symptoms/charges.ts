@@ -4,8 +4,12 @@ import { FAST, KEY_OFF, KEY_ON_OPEN, LOADED } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Symptom } from './symptom.ts';
 
-/** Of twelve volts: below the first nothing reaches the battery; above the second it boils [10]. */
-const CHARGES_FROM = 13.1;
+/**
+ * Of twelve volts. With all consumers on: below this they live off the battery, which rests at 12.4 to 12.75. With none:
+ * below this it is never filled. Above the last it boils [10].
+ */
+const KEEPS_UP_FROM = 12.8;
+const FILLS_FROM = 13.2;
 const BOILS_FROM = 15;
 /** More than this at rest empties a battery in a night or two, amperes. */
 const EMPTIES = 0.35;
@@ -15,7 +19,11 @@ const FOUND_FLAT = 12.15;
 /** Volts at the battery at a fast idle, of twelve. */
 const ofTwelve = (scene: Scene, state: MachineState): number =>
   (scene.see('busVolts', state) * 12) / scene.machine.fit.volts;
-const starved = (scene: Scene): number => logistic((CHARGES_FROM - ofTwelve(scene, LOADED)) / 0.12);
+const starved = (scene: Scene): number =>
+  Math.max(
+    logistic((KEEPS_UP_FROM - ofTwelve(scene, LOADED)) / 0.1),
+    logistic((FILLS_FROM - ofTwelve(scene, FAST)) / 0.1),
+  );
 const lit = (share: number): number => logistic((share - 0.25) / 0.04);
 const glows = (share: number): number => logistic((share - 0.14) / 0.02);
 

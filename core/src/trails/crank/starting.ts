@@ -14,6 +14,8 @@ export interface Starting {
 /** Newton metres a litre to push the compression over, at a ratio of eight; and a litre and radian a second in warm oil. */
 const STILL_EACH = 14;
 const MOVING_EACH = 0.45;
+/** Speeds that starters are made for: one or two cylinders; several of two strokes, which hold little; the rest [10]. */
+const RPM = { small: 340, twoStroke: 300, large: 200 } as const;
 /** Share of the nominal volts that becomes turning, and that is lost in the windings, at the speed it is made for. */
 const TURNING = 0.62;
 const LOST = 0.2;
@@ -25,7 +27,7 @@ const SATURATES = 0.3;
  * four, 150–250 A on a V8, 300–500 A locked [10]; of six, twice the current.
  */
 export function startingOf(fit: Fit): Starting {
-  const rpm = fit.cylinders <= 2 ? 340 : 200;
+  const rpm = fit.cylinders <= 2 ? RPM.small : fit.compression?.kind === 'two-stroke' ? RPM.twoStroke : RPM.large;
   const speed = (rpm * 2 * Math.PI) / 60;
   const stillTorque = STILL_EACH * fit.litres * Math.sqrt(fit.compressionRatio / 8);
   const torquePerRadian = MOVING_EACH * fit.litres;
