@@ -12,6 +12,7 @@ import { Scene } from '../machine/scene.ts';
 import { CRANKING, RUNNING } from '../machine/state.ts';
 import { seededRandom } from '../random/lcg.ts';
 import type { MachineBody } from '../schema/machine.ts';
+import { SYMPTOMS } from '../schema/symptoms.ts';
 import { drawSound } from '../tracing/draw.ts';
 import { buildModel } from '../tracing/model.ts';
 import { complaintLikelihood } from './complaint.ts';
@@ -57,6 +58,19 @@ describe('a sound machine runs', () => {
           const at = { ...scene.params, [part.id]: { ...scene.params[part.id], [spec.id]: end } };
           expect(runsEven(new Scene(model.machine, at, scene)), `${id} = ${end}`).toBeGreaterThan(0.95);
         }
+      }
+    },
+  );
+  it.each([...MACHINES, ...Object.entries(CHARGED)])(
+    '%s, over its tolerances: nothing is complained of, in the mean of a dozen and hardly of any one',
+    (_name, body) => {
+      const { model } = middle(body);
+      const random = seededRandom(11);
+      const scenes = Array.from({ length: 12 }, () => new Scene(model.machine, drawSound(model, random)));
+      for (const symptom of SYMPTOMS) {
+        const each = scenes.map((s) => complaintLikelihood(s, { ...noFire, symptom }));
+        expect(each.reduce((a, b) => a + b, 0) / each.length, symptom).toBeLessThan(0.06);
+        expect(Math.max(...each), symptom).toBeLessThan(0.25);
       }
     },
   );

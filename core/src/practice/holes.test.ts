@@ -34,7 +34,7 @@ describe('a sweep for readings that nothing explains', () => {
     for (const gap of of('length')) expect(gap).toBeGreaterThanOrEqual(0);
   });
   it('goes half a ruler to either side of the band’s middle, in even steps', () => {
-    const check = tracer.weigher.check('battery-cranking')!;
+    const check = tracer.weigher.check('coil-minus-open')!;
     const { low, high } = tracer.weigher.bands.of(check);
     const swept = all.holes.filter((h) => h.checkId === check.id).map((h) => toRuler(h.value, 'voltage'));
     const step = rulerWidth('voltage') / (PLACES - 1);

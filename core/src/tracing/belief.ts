@@ -11,7 +11,7 @@ import { seenBy, tell, type PlacedReading, type Story } from './events.ts';
 import { blameOf } from './blame.ts';
 import { cured } from './cured.ts';
 import { furtherAccounts } from './accounts.ts';
-import { elsewhere, singles, type Hypothesis } from './hypotheses.ts';
+import { elsewhere, NOTHING_WRONG, singles, type Hypothesis } from './hypotheses.ts';
 import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
 import { LogCache, type Sayings } from './logCache.ts';
 import { logSum, meanLog } from './logs.ts';
@@ -33,6 +33,8 @@ export interface Weighed {
   /** The trail that it lies on, where that one has not been told. */
   readonly elsewhere: TrailName | undefined;
   readonly mass: number;
+  /** Whether it brings the complaint any more often than a sound machine does. */
+  readonly brings: boolean;
   /** Weight of each step of severity within the hypothesis, sum 1. */
   readonly strata: Float64Array;
 }
@@ -43,6 +45,8 @@ export interface Belief {
   readonly story: Story;
 }
 
+/** So many times oftener than on a sound machine: the complaint is this account’s. */
+const OFTENER = 3;
 const ENSEMBLES_KEPT = 600;
 
 /** Weighs hypotheses for one machine; keeps the simulated members between calls. */
@@ -170,9 +174,7 @@ export class Weigher {
 
   /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
   private weigh(h: Hypothesis, story: Story, complaint: Complaint) {
-    const complained = h.elsewhere
-      ? new Float64Array(STRATA).fill(Math.log(complaintElsewhere(complaint, h.elsewhere)))
-      : strataLogs(this.ensemble(h.faults).complained, this.complaintOf(h.faults, complaint));
+    const complained = this.complainedOf(h, complaint);
     const each = HANDS.map((hands) => {
       const logs = complained.map((l) => l + Math.log(hands.share));
       for (const placed of story.weighed) {
@@ -190,6 +192,13 @@ export class Weigher {
     return { h, log: Math.log(h.prior) + top + Math.log(sum / STRATA), strata: strata.map((w) => w / sum) };
   }
 
+  /** log p(complaint | severity step) of an account; of nothing, what is complained of is as common as of all that is wrong. */
+  private complainedOf(h: Hypothesis, complaint: Complaint): Float64Array {
+    if (h === NOTHING_WRONG) return new Float64Array(STRATA).fill(this.complainedLog(complaint));
+    if (h.elsewhere) return new Float64Array(STRATA).fill(Math.log(complaintElsewhere(complaint, h.elsewhere)));
+    return strataLogs(this.ensemble(h.faults).complained, this.complaintOf(h.faults, complaint));
+  }
+
   private readingOf(h: Hypothesis, placed: PlacedReading, check: Check, complaint: Complaint, hands: Hands) {
     if (!check.whole || !h.elsewhere)
       return this.readingLogs(seenBy(h.faults, placed), placed, check, complaint, hands);
@@ -197,13 +206,26 @@ export class Weigher {
     return new Float64Array(STRATA).fill(Math.log(any));
   }
 
+  /** Accounts of one thing wrong: a fault, or something on a trail that nobody told. */
+  private knownAccounts(complaint: Complaint): Hypothesis[] {
+    return [...elsewhere(this.model), ...singles(this.model, complaint)];
+  }
+
+  /** Whether an account, as severe as its readings leave it, brings the complaint oftener than a sound machine. */
+  private bringsIt({ h, strata }: { h: Hypothesis; strata: Float64Array }, complaint: Complaint): boolean {
+    if (h === NOTHING_WRONG) return false;
+    const brings = this.complainedOf(h, complaint).reduce((sum, log, s) => sum + strata[s]! * Math.exp(log), 0);
+    return brings > OFTENER * this.complaintShare([], complaint);
+  }
+
   weighAll(complaint: Complaint, events: readonly JobEvent[]): Belief {
     this.learnAll(events);
     const story = tell(evidenceOf(this.model, events));
-    const first: Hypothesis[] = [...elsewhere(this.model), ...singles(this.model, complaint)];
-    const weighed = first.map((h) => this.weigh(h, story, complaint));
+    const weighed = this.knownAccounts(complaint).map((h) => this.weigh(h, story, complaint));
     const all = [
       ...weighed,
+      // What comes and goes reads as sound while it is away: that tells nothing of there being nothing.
+      ...(complaint.pattern === 'constant' ? [this.weigh(NOTHING_WRONG, story, complaint)] : []),
       ...furtherAccounts(this, story, complaint, weighed, (h) => this.weigh(h, story, complaint)),
     ];
     const gone = cured(complaint, story);
@@ -211,7 +233,7 @@ export class Weigher {
     const unknown = outsideLog(
       story,
       complaint,
-      this.complainedLog(first, complaint),
+      this.complainedLog(complaint),
       (id) => this.checks.get(id),
       (placed, check, hands) => Math.exp(meanLog(this.readingLogs([], placed, check, complaint, hands))),
     );
@@ -232,6 +254,7 @@ export class Weigher {
               : blameOf(remaining, w.h.elsewhere, complaint, brings),
           elsewhere: w.h.elsewhere,
           mass: Math.exp(w.log - top) / total,
+          brings: this.bringsIt(w, complaint),
           strata: w.strata,
         };
       }),
@@ -239,11 +262,14 @@ export class Weigher {
   }
 
   /** log p(complaint) by all that the trails know; kept for the complaint that was asked last, as a job asks the same. */
-  private complainedLog(first: readonly Hypothesis[], complaint: Complaint): number {
+  private complainedLog(complaint: Complaint): number {
     const of = JSON.stringify(complaint);
     if (this.complained?.of !== of) {
       const nothingRead = tell([]);
-      this.complained = { of, log: logSum(first.map((h) => this.weigh(h, nothingRead, complaint).log)) };
+      this.complained = {
+        of,
+        log: logSum(this.knownAccounts(complaint).map((h) => this.weigh(h, nothingRead, complaint).log)),
+      };
     }
     return this.complained.log;
   }

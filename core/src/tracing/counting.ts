@@ -20,6 +20,17 @@ export const repairGroup = (w: Weighed): string =>
 export const soundShare = ({ weighed, outside }: Belief): number =>
   weighed.reduce((sum, w) => sum + (repairGroup(w) === '' ? w.mass : 0), 0) / (1 - outside);
 
+/**
+ * Belief that what is complained of is not there: nothing is wrong, or something that brings it no oftener than a sound
+ * machine does; on the same footing.
+ */
+export const unshownShare = ({ weighed, outside }: Belief): number =>
+  weighed.reduce((sum, w) => sum + (w.brings ? 0 : w.mass), 0) / (1 - outside);
+
+/** Belief in either: nothing on the trails that are told brings the complaint. */
+export const notHereShare = ({ weighed, outside }: Belief): number =>
+  weighed.reduce((sum, w) => sum + (!w.brings || repairGroup(w) === '' ? w.mass : 0), 0) / (1 - outside);
+
 /** One hypothesis, laid out for counting what checks would tell. */
 interface CountedRow {
   readonly group: number;

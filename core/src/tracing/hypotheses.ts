@@ -53,6 +53,11 @@ export function singles(model: Model, complaint: Complaint): Hypothesis[] {
   return model.faults.map((f) => ({ id: f.id, faults: [f], prior: REST * priors.get(f)! }));
 }
 
+/** Share of machines brought in with nothing wrong: it cured itself as it stood, or was misjudged. Judgement. */
+export const NOTHING = 0.04;
+/** The account that nothing is wrong at all. */
+export const NOTHING_WRONG: Hypothesis = { id: 'nothing', faults: [], prior: REST * NOTHING };
+
 /** Trails that nobody has told, each as one account. */
 export function elsewhere(model: Model): Hypothesis[] {
   const told = new Set<string>(model.machine.trails.map((t) => t.id));

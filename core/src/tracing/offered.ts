@@ -3,6 +3,7 @@ import type { Complaint, Reading, ReadingValue } from '../schema/job.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { saidOf, stands } from '../engine/complaint.ts';
 import type { Belief, Weigher } from './belief.ts';
+import { unshownShare } from './counting.ts';
 import { sinceRepair } from './events.ts';
 import { shows } from './presence.ts';
 import { AT_ODDS_FROM, type Stray } from './suspects.ts';
@@ -23,6 +24,9 @@ export const readSince = ({ story }: Belief, complaint: Complaint): ReadonlySet<
 const REPEAT_FROM = 0.02;
 const MOST_TIMES = 2;
 
+/** From so much belief that the complaint is not there, the engine is tried as its owner would. */
+const TRIED_FROM = 0.4;
+
 /**
  * Checks that are not offered: done since the last repair, while the fault was there, or set aside. One whose reading
  * may be a slip of the probe is offered again.
@@ -37,8 +41,10 @@ export function settled(belief: Belief, strays: readonly Stray[], complaint: Com
     ((stray.get(reading.id) ?? 0) > REPEAT_FROM && times.get(reading.checkId)! < MOST_TIMES) ||
     (mayHavePassed(complaint, reading) && times.get(reading.checkId)! < TIMES_PASSING && reading.checkId !== last);
   const done = new Set([...belief.story.aside, ...since.filter((r) => !doubtful(r)).map((r) => r.checkId)]);
-  // Nothing put right yet: what it would do is what was complained of. And an engine that was tried has no probe to slip.
-  return belief.story.repaired.size === 0 || times.has(TRY_IT) ? done.add(TRY_IT) : done;
+  // Nothing put right yet: what it would do is what was complained of, unless that may not be there. And an engine that was
+  // tried has no probe to slip.
+  const asComplained = belief.story.repaired.size === 0 && unshownShare(belief) < TRIED_FROM;
+  return asComplained || times.has(TRY_IT) ? done.add(TRY_IT) : done;
 }
 
 /** Where fuel may be running out of the carburettor: told so, or seen so and not mended since; looked at and dry, it is not. */

@@ -5,7 +5,7 @@ import { Weigher, type Belief } from './belief.ts';
 import { Cells } from './cells.ts';
 import { buildModel, type Model, type ModelFault } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
-import { count, countTwo, information, outcomeTable, soundShare } from './counting.ts';
+import { count, countTwo, information, outcomeTable, soundShare, unshownShare } from './counting.ts';
 import { opened, rankChecks, type RankedCheck } from './nextCheck.ts';
 import { decidingLooks, isLong, lookFirst } from './decidingLook.ts';
 import { costOf, perMinute } from './repairCost.ts';
@@ -45,6 +45,8 @@ export interface Trace {
   readonly ranked: readonly RankedCheck[];
   /** Belief that nothing on this trail is wrong (any more). */
   readonly sound: number;
+  /** Belief that what is complained of is not there. */
+  readonly unshown: number;
   readonly outside: number;
   /** Belief by trail, told or not. */
   readonly trails: readonly TrailShare[];
@@ -272,6 +274,7 @@ export class Tracer {
       verdict: this.verdict(belief, complaint, now, ranked),
       ranked,
       sound: soundShare(belief),
+      unshown: unshownShare(belief),
       outside: belief.outside,
       trails: trailBelief(belief),
       atOdds,

@@ -3,7 +3,7 @@ import type { House } from '../schema/house.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { Belief } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
-import { soundShare, type outcomeTable } from './counting.ts';
+import { notHereShare, repairGroup, soundShare, unshownShare, type outcomeTable } from './counting.ts';
 import type { RankedCheck } from './nextCheck.ts';
 import { costOf } from './repairCost.ts';
 
@@ -25,8 +25,8 @@ export type Verdict =
   | { kind: 'fix'; repair: ModelRepair; share: number; why: 'sure' | 'cheaper than asking' | 'seen' | 'likeliest left' }
   /** Guilty by one check only, and dear: a second one first. `loss` is what is thrown away if it is not the part. */
   | { kind: 'second check'; repair: ModelRepair; share: number; check: Check; loss: number }
-  /** Nothing wrong is left on the trails that are told: mended, or never their fault; then the others, likeliest first. */
-  | { kind: 'sound'; share: number; elsewhere: readonly TrailShare[] }
+  /** Nothing wrong is left on the trails that are told: mended, never their fault, or nothing wrong at all; then the others, likeliest first. */
+  | { kind: 'sound'; share: number; unshown: number; elsewhere: readonly TrailShare[] }
   | { kind: 'outside'; share: number }
   | { kind: 'nothing left to check' };
 
@@ -103,7 +103,12 @@ const OUTCOME_FROM = 0.01;
 const SENT_AWAY_FROM = 0.0025;
 
 /** Whether some outcome of a check would make something else the thing to do. */
-function changesMind(table: ReadonlyMap<string, Float64Array>, now: string, from = OUTCOME_FROM): boolean {
+function changesMind(
+  table: ReadonlyMap<string, Float64Array>,
+  now: string,
+  from = OUTCOME_FROM,
+  counts: (group: string) => boolean = () => true,
+): boolean {
   const rows = [...table];
   const cells = rows[0]?.[1].length ?? 0;
   for (let c = 0; c < cells; c++) {
@@ -114,7 +119,7 @@ function changesMind(table: ReadonlyMap<string, Float64Array>, now: string, from
       if (p > most) [most, lead] = [p, group];
     }
     // A second fault beside it changes nothing of what is done first.
-    if (mass > from && lead !== now && !lead.split('+').includes(now)) return true;
+    if (mass > from && lead !== now && !lead.split('+').includes(now) && counts(lead)) return true;
   }
   return false;
 }
@@ -137,27 +142,53 @@ function worthTrying(shares: readonly RepairShare[], house: House): RepairShare 
   return shares.filter((s) => s.share >= TRIED_FROM).sort((a, b) => worth(b) - worth(a))[0];
 }
 
+/** What so many readings so surely do not show is not there now, unless what they do show stands out. */
+const UNSHOWN = { from: 0.9, readings: 8, best: 0.3 } as const;
+function doesNotShow(belief: Belief, unshown: number, best: RepairShare | undefined): boolean {
+  const { fixes, readings } = belief.story;
+  if (fixes.length > 0 || readings.length < UNSHOWN.readings || (best?.share ?? 0) >= UNSHOWN.best) return false;
+  const notHere = notHereShare(belief);
+  return notHere >= UNSHOWN.from && unshown >= notHere / 2;
+}
+
+/** Whether a check is left, not longer than a look inside, that could yet show what is complained of. */
+const LOOK_MINUTES = 15;
+function couldShow(belief: Belief, useful: readonly RankedCheck[], tableOf: TableOf): boolean {
+  const bringing = new Set(belief.weighed.filter((w) => w.brings).map(repairGroup));
+  return [...useful]
+    .filter((r) => r.minutes <= LOOK_MINUTES)
+    .sort((a, b) => b.bits - a.bits)
+    .slice(0, LOOKAHEAD)
+    .some((r) => changesMind(tableOf(r), '', OUTCOME_FROM, (group) => bringing.has(group)));
+}
+type TableOf = (ranked: RankedCheck) => ReturnType<typeof outcomeTable>;
+
 /** Check on, or mend now? `tableOf` gives the outcome table of a check. */
 export function judge(
   model: Model,
   belief: Belief,
   house: House,
   ranked: readonly RankedCheck[],
-  tableOf: (ranked: RankedCheck) => ReturnType<typeof outcomeTable>,
+  tableOf: TableOf,
 ): Verdict {
   const shares = repairShares(model, belief, house);
   const best = shares[0];
   const sound = soundShare(belief);
+  const passed = {
+    kind: 'sound',
+    share: sound,
+    unshown: unshownShare(belief),
+    elsewhere: elsewhereShares(belief),
+  } as const;
   if (belief.outside > OUTSIDE_FROM) return { kind: 'outside', share: belief.outside };
   // After a repair the prove-out asks for itself what must still pass.
   const looked = belief.story.readings.length >= SOUND_STRICTER.from;
   const strictness = belief.story.fixes.length > 0 ? 1 : looked ? SOUND_STRICTER.later : SOUND_STRICTER.first;
-  if (sound >= 1 - (1 - house.sureness) * strictness)
-    return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
+  if (sound >= 1 - (1 - house.sureness) * strictness) return passed;
   if (best && best.share >= house.sureness) return { kind: 'fix', repair: best.repair, share: best.share, why: 'sure' };
   const useful = ranked.filter((r) => r.bits > TELLS_SOMETHING);
   if (useful.length === 0) {
-    if (sound > SOUND_LEFT) return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
+    if (sound > SOUND_LEFT) return passed;
     if (best && best.share > MORE_LIKELY)
       return { kind: 'fix', repair: best.repair, share: best.share, why: 'cheaper than asking' };
     const left = worthTrying(shares, house);
@@ -165,13 +196,15 @@ export function judge(
       ? { kind: 'fix', repair: left.repair, share: left.share, why: 'likeliest left' }
       : { kind: 'nothing left to check' };
   }
+  if (doesNotShow(belief, passed.unshown, best) && !couldShow(belief, useful, tableOf))
+    return { ...passed, share: notHereShare(belief) };
   // Asking that cannot send it elsewhere than to another trail is over a little sooner than asking that could.
   if (
     looked &&
     sound >= SOUND_DUE &&
     !useful.slice(0, LOOKAHEAD).some((r) => changesMind(tableOf(r), '', SENT_AWAY_FROM))
   )
-    return { kind: 'sound', share: sound, elsewhere: elsewhereShares(belief) };
+    return passed;
   if (!best || best.share < DECIDING_FROM) return { kind: 'check' };
   // Asking that cannot change what is done is only asking.
   const asking = useful.slice(0, LOOKAHEAD);

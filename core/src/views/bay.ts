@@ -37,7 +37,9 @@ function nextLine(trace: TraceView, stage: JobBody['stage'], events: readonly Jo
     case 'sound':
       return events.some((e) => e.type === 'fix')
         ? 'Prove it'
-        : `Look elsewhere: ${verdict.elsewhere[0]?.trail ?? 'not told'}`;
+        : verdict.unshown > verdict.share / 2
+          ? 'The complaint does not show: try it'
+          : `Look elsewhere: ${verdict.elsewhere[0]?.trail ?? 'not told'}`;
     case 'wait':
       return 'Wait until it fails again';
     case 'outside':

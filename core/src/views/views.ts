@@ -105,6 +105,8 @@ export interface TraceView {
   besides: readonly { faultId: string; part: string; how: string; repair: RepairView }[];
   stations: readonly StationState[];
   sound: number;
+  /** Chance that what is complained of is not there. */
+  unshown: number;
   outside: number;
   trails: Trace['trails'];
   atOdds: readonly { readingId: string; chance: number }[];
@@ -239,6 +241,7 @@ export function traceView(
       })),
     stations: found.stations,
     sound: found.sound,
+    unshown: found.unshown,
     outside: found.outside,
     trails: found.trails,
     atOdds: found.atOdds,

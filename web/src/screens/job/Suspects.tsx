@@ -66,6 +66,12 @@ export function Suspects({
                 <dd className="text-soft">{percent(t.share)}</dd>
               </Fragment>
             ))}
+        {!fixed && trace.unshown >= 0.02 && (
+          <>
+            <dt>What is complained of is not there</dt>
+            <dd className="font-semibold">{percent(trace.unshown)}</dd>
+          </>
+        )}
         <dt>Something this model does not know</dt>
         <dd className="font-semibold">{percent(trace.outside)}</dd>
       </dl>
