@@ -84,7 +84,7 @@ export function compareAlternators(
     of.map((one): Compared => {
       const wants: Want[] = wantsOf(one, 45);
       const ripples = (one.rippleVolts ?? 0) > (RIPPLE * fit.volts) / 12;
-      if (ripples) wants.push({ what: 'a diode plate, or a leg of its stator', minutes: 70, money: 45, chance: 1 });
+      if (ripples) wants.push({ what: 'a diode plate, or a phase of its stator', minutes: 70, money: 45, chance: 1 });
       const found = windingFrom(fit, one.outputs);
       const cost = costOf(one.price, wants, ratePerHour);
       const problem = found
@@ -122,7 +122,7 @@ export function compareAlternators(
           `On this engine it gives ${amps(idle)} idling and ${amps(fast)} fast; ${amps(takes)} are taken.`,
           ...(fast <= takes ? ['It never carries what this machine takes.'] : []),
           ...(fast > takes && idle < takes ? ['Idling with all on, the battery gives the rest.'] : []),
-          ...(ripples ? [`${one.rippleVolts} V of ripple: a diode or a leg is gone, it is not to be fitted so.`] : []),
+          ...(ripples ? [`${one.rippleVolts} V of ripple: a diode or a phase is gone, it is not to be fitted so.`] : []),
         ],
         problem,
       };

@@ -31,7 +31,7 @@ export const ripple: CheckMaker = (machine) =>
           station: SOURCE,
           label: 'AC volts at the alternator, fast, all on',
           touch: 'Meter on AC volts from the thick terminal to bare metal.',
-          watch: 'A tenth or so. Two tenths and more: a diode or a leg.',
+          watch: 'A tenth or so. Two tenths and more: a diode or a phase.',
           instrument: 'AC voltmeter',
           probe: {
             kind: 'figure',
@@ -97,13 +97,13 @@ export const insideMachine: CheckMaker = (machine) => {
           return {
             sound: 1 - worn - diode - burnt,
             'brushes worn': worn,
-            ...(kind === 'alternator' ? { 'diodes or a leg': diode } : {}),
+            ...(kind === 'alternator' ? { 'diodes or a phase': diode } : {}),
             'a winding': burnt,
           };
         },
       },
       state: KEY_OFF,
-      words: ['sound', 'brushes worn', ...(kind === 'alternator' ? ['diodes or a leg'] : []), 'a winding'],
+      words: ['sound', 'brushes worn', ...(kind === 'alternator' ? ['diodes or a phase'] : []), 'a winding'],
       needs: [SOURCE],
       minutes: 6,
       opens: ['unit opened'],

@@ -35,7 +35,7 @@ export const statorLegs: CheckMaker = (machine) => {
   if (!isStator(machine)) return [];
   const three = makingOf(machine.fit.charge!.kind, machine.fit).winding === 'three';
   const legs: readonly (readonly number[])[] = three ? LEGS : [[1]];
-  const name = (l: readonly number[]) => (three ? `between legs ${l.join(' and ')}` : 'of the coil');
+  const name = (l: readonly number[]) => (three ? `between phases ${l.join(' and ')}` : 'of the coil');
   const legOpen = (l: readonly number[], state: MachineState): Check => ({
     ...running(machine, `${state === FAST ? 'fast' : 'at its idle'}, connector of the stator apart`, state),
     id: `charge-leg-volts-${state === FAST ? 'fast-' : ''}${l.join('-')}`,

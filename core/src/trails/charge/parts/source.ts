@@ -180,14 +180,14 @@ export const alternator: PartKind<
   'worn' | 'openLeg' | 'share' | 'feedsOhms' | 'ripple' | 'openDiode' | 'shortedDiode' | 'leakOhms' | PutIn
 > = {
   kind: 'alternator',
-  plates: [...plates('Stator, a leg'), { ...field, label: 'Rotor, ring to ring' }],
+  plates: [...plates('Stator, a phase'), { ...field, label: 'Rotor, ring to ring' }],
   repairs: repairs('alternator', 170),
   faults: [
     { ...brushes, apply: (p) => ({ ...p, fieldOhms: OPEN_OHMS, worn: 1 }) },
     fieldOpen,
     {
       id: 'phase',
-      label: 'a leg of its stator open',
+      label: 'a phase of the stator open',
       weight: 1,
       repair: 'replace',
       apply: (p, s) => ({

@@ -23,14 +23,14 @@ const toCore = (label: string): StatorFault =>
   });
 const statorFaults: readonly StatorFault[] = [
   {
-    ...woundFault('open', 'a leg open', 2, (p, s) => ({
+    ...woundFault('open', 'a phase open', 2, (p, s) => ({
       ...p,
       share: between(LEG_GONE.share.fast, LEG_GONE.share.idle, s),
       openLeg: 1,
     })),
     leap: true,
   },
-  toCore('a leg to its core'),
+  toCore('winding shorted to its core'),
   woundFault('turns', 'turns shorted', 1.2, (p, s) => ({
     ...p,
     share: between(0.7, 0.4, s),
@@ -60,7 +60,7 @@ const stator = (
   legs: 1 | 3,
 ): PartKind<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength', 'share' | 'openLeg' | 'shortedLeg' | PutIn> => ({
   kind,
-  plates: statorPlates(legs === 3 ? 'A leg' : 'The coil'),
+  plates: statorPlates(legs === 3 ? 'A phase' : 'The coil'),
   repairs: [
     { id: 'replace', label, minutes: 110, money: 130 },
     { id: 'magnets', label: 'Replace the flywheel’s magnets', minutes: 90, money: 180 },

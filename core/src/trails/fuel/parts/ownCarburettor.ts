@@ -22,8 +22,8 @@ export const ownCarburettor: PartKind<Own> = {
   ],
   repairs: [
     { id: 'clean', label: 'Strip and clean this carburettor', minutes: 45, money: 8 },
-    { id: 'needle', label: 'Clean or renew its needle, set its float', minutes: 40, money: 12 },
-    { id: 'enricher', label: 'Renew its enricher’s seat', minutes: 25, money: 7 },
+    { id: 'needle', label: 'Clean or renew the needle, set the float', minutes: 40, money: 12 },
+    { id: 'enricher', label: 'Renew the seat of the enricher', minutes: 25, money: 7 },
   ],
   faults: [
     {
@@ -42,7 +42,7 @@ export const ownCarburettor: PartKind<Own> = {
     },
     {
       id: 'floods',
-      label: 'it overflows: its needle or its float',
+      label: 'overflows: needle or float',
       weight: 2,
       repair: 'needle',
       comesWith: 'shaking',
