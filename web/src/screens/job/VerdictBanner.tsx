@@ -19,6 +19,7 @@ const WHY = {
 export function VerdictBanner({ trace, place: { stored, house } }: { trace: TraceView; place: JobPlace }) {
   const { verdict } = trace;
   const fixed = stored.events.some((e) => e.type === 'fix');
+  const tried = stored.events.some((e) => e.type === 'reading' && e.reading.checkId === TRY_IT);
   const at = `/jobs/${stored.id}`;
   switch (verdict.kind) {
     case 'check':
@@ -61,7 +62,7 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
             title="What is complained of does not show"
             text="All that was read is as it should be. Try it as its owner does, and ask when it fails: hot, cold, wet or shaken. If it comes and goes, say so in the job."
           >
-            <LinkButton to={`${at}/trace?check=${TRY_IT}`}>Try it</LinkButton>
+            {!tried && <LinkButton to={`${at}/trace?check=${TRY_IT}`}>Try it</LinkButton>}
           </Banner>
         );
       return fixed ? (
