@@ -122,7 +122,9 @@ export function compareAlternators(
           `On this engine it gives ${amps(idle)} idling and ${amps(fast)} fast; ${amps(takes)} are taken.`,
           ...(fast <= takes ? ['It never carries what this machine takes.'] : []),
           ...(fast > takes && idle < takes ? ['Idling with all on, the battery gives the rest.'] : []),
-          ...(ripples ? [`${one.rippleVolts} V of ripple: a diode or a phase is gone, it is not to be fitted so.`] : []),
+          ...(ripples
+            ? [`${one.rippleVolts} V of ripple: a diode or a phase is gone, it is not to be fitted so.`]
+            : []),
         ],
         problem,
       };
