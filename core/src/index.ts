@@ -23,7 +23,7 @@ export type { StationState } from './tracing/stations.ts';
 export { Tracer, type Trace } from './tracing/trace.ts';
 export { simulatedName, trace, TracerCache, tracerFor } from './tracing/tracerCache.ts';
 export { plateProblems, Unsolved, unsolved, withTracer, type PlateProblem } from './tracing/solvable.ts';
-export type { Verdict } from './tracing/verdict.ts';
+export { complaintUnshown, type Verdict } from './tracing/verdict.ts';
 export { follow, provedOn, type Followed, type Following } from './practice/follow.ts';
 export { drawFault, drawFaultAcross, SimulatedMeter, type Shown } from './practice/simulatedMeter.ts';
 export { holesOf, type Hole } from './practice/holes.ts';

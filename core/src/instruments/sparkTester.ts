@@ -3,15 +3,13 @@ import { logistic } from '../random/lcg.ts';
 import type { Instrument, Outcome } from './instrument.ts';
 
 /** Margin and energy at which a spark stops looking weak; eyes differ, so the borders are soft. */
-const GOOD_MARGIN = 1.3;
-const GOOD_JOULES = 4e-3;
+const LOOKS_GOOD: Enough = { margin: 1.3, joules: 4e-3 };
 
 /** Margin and energy, joules, from which a spark no longer counts as weak. */
 export interface Enough {
   readonly margin: number;
   readonly joules: number;
 }
-const LOOKS_GOOD: Enough = { margin: GOOD_MARGIN, joules: GOOD_JOULES };
 
 /** How a spark looks to an eye, or what it is to whoever asks less of it. */
 export function sparkWords(

@@ -56,6 +56,8 @@ export const pointsOpen = (state: MachineState): MachineState => halvesOf(state)
 export const KEY_ON_CLOSED: MachineState = { key: 'on', points: 'closed' };
 export const KEY_ON_OPEN: MachineState = { key: 'on', points: 'open' };
 export const CRANKING: MachineState = { key: 'crank', points: 'turning' };
+/** The same with the points held, for what asks the network once. */
+export const CRANKING_CLOSED: MachineState = { key: 'crank', points: 'closed' };
 export const KEY_OFF: MachineState = { key: 'off', points: 'open' };
 export const RUNNING: MachineState = { key: 'run', points: 'turning' };
 /** The first minutes after a cold start. */

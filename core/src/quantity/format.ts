@@ -34,6 +34,8 @@ function digitsOf(value: number, significant: number): string {
 /** Below one turn a minute nothing turns. */
 const TURNS_FROM = 1;
 const STANDS = 'stands still';
+export const standsStill = (value: number, dimension: Dimension): boolean =>
+  dimension === 'speed' && Math.abs(value) < TURNS_FROM;
 
 /**
  * Shows an SI value with sensible digits: 12.6 V, 85 mV, 4.7 kΩ, OL. `significant` is 3 unless given;
@@ -46,7 +48,7 @@ export function formatQuantity(
 ): string {
   if (value === Infinity) return 'OL';
   if (Number.isNaN(value)) return '—';
-  if (dimension === 'speed' && Math.abs(value) < TURNS_FROM) return STANDS;
+  if (standsStill(value, dimension)) return STANDS;
   const unit = options.unit === undefined ? pickUnit(value, dimension) : unitBySymbol(options.unit);
   const text = digitsOf(value / unit.factor, options.significant ?? 3).replace('-', '−');
   const tight = unit.symbol === '°' || unit.symbol === '';
@@ -60,7 +62,7 @@ const WIDE_BAND = 1.5;
 export function formatBand(low: number, high: number, dimension: Dimension): string {
   if (high === Infinity) return `over ${formatQuantity(low, dimension)}`;
   const unit = pickUnit(Math.max(Math.abs(low), Math.abs(high)), dimension);
-  if (dimension === 'speed' && Math.abs(high) < TURNS_FROM) return STANDS;
+  if (standsStill(high, dimension)) return STANDS;
   if (low === high) return formatQuantity(low, dimension);
   const [small, large] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
   const digits = low * high <= 0 || large > WIDE_BAND * small ? 2 : 3;

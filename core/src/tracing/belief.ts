@@ -189,7 +189,7 @@ export class Weigher {
     const top = Math.max(...logs);
     const strata = logs.map((l) => Math.exp(l - top));
     const sum = strata.reduce((a, b) => a + b, 0);
-    return { h, log: Math.log(h.prior) + top + Math.log(sum / STRATA), strata: strata.map((w) => w / sum) };
+    return { h, complained, log: Math.log(h.prior) + top + Math.log(sum / STRATA), strata: strata.map((w) => w / sum) };
   }
 
   /** log p(complaint | severity step) of an account; of nothing, what is complained of is as common as of all that is wrong. */
@@ -211,13 +211,6 @@ export class Weigher {
     return [...elsewhere(this.model), ...singles(this.model, complaint)];
   }
 
-  /** Whether an account, as severe as its readings leave it, brings the complaint oftener than a sound machine. */
-  private bringsIt({ h, strata }: { h: Hypothesis; strata: Float64Array }, complaint: Complaint): boolean {
-    if (h === NOTHING_WRONG) return false;
-    const brings = this.complainedOf(h, complaint).reduce((sum, log, s) => sum + strata[s]! * Math.exp(log), 0);
-    return brings > OFTENER * this.complaintShare([], complaint);
-  }
-
   weighAll(complaint: Complaint, events: readonly JobEvent[]): Belief {
     this.learnAll(events);
     const story = tell(evidenceOf(this.model, events));
@@ -228,6 +221,7 @@ export class Weigher {
       ...(complaint.pattern === 'constant' ? [this.weigh(NOTHING_WRONG, story, complaint)] : []),
       ...furtherAccounts(this, story, complaint, weighed, (h) => this.weigh(h, story, complaint)),
     ];
+    const bySound = this.complaintShare([], complaint);
     const gone = cured(complaint, story);
     const brings = (fault: ModelFault, told: Complaint) => this.complaintShare([fault], told);
     const unknown = outsideLog(
@@ -254,7 +248,7 @@ export class Weigher {
               : blameOf(remaining, w.h.elsewhere, complaint, brings),
           elsewhere: w.h.elsewhere,
           mass: Math.exp(w.log - top) / total,
-          brings: this.bringsIt(w, complaint),
+          brings: w.h !== NOTHING_WRONG && broughtBy(w) > OFTENER * bySound,
           strata: w.strata,
         };
       }),
@@ -279,6 +273,10 @@ export class Weigher {
 function strataLogs(strata: Ensemble['strata'], each: Float64Array): Float64Array {
   return Float64Array.from(strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
 }
+
+/** p(complaint | an account), as severe as its readings leave it. */
+const broughtBy = ({ complained, strata }: { complained: Float64Array; strata: Float64Array }): number =>
+  strata.reduce((sum, share, s) => sum + share * Math.exp(complained[s]!), 0);
 
 /** Names a set of faults; asked for so often that one of them alone is not put together. */
 const nameOf = (faults: readonly ModelFault[]): string =>

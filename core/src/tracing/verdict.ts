@@ -142,13 +142,17 @@ function worthTrying(shares: readonly RepairShare[], house: House): RepairShare 
   return shares.filter((s) => s.share >= TRIED_FROM).sort((a, b) => worth(b) - worth(a))[0];
 }
 
+/** Of a machine that passes: rather because the complaint is not there than because its reason lies elsewhere. */
+export const complaintUnshown = ({ share, unshown }: Pick<Verdict & { kind: 'sound' }, 'share' | 'unshown'>): boolean =>
+  unshown > share / 2;
+
 /** What so many readings so surely do not show is not there now, unless what they do show stands out. */
 const UNSHOWN = { from: 0.9, readings: 8, best: 0.3 } as const;
 function doesNotShow(belief: Belief, unshown: number, best: RepairShare | undefined): boolean {
   const { fixes, readings } = belief.story;
   if (fixes.length > 0 || readings.length < UNSHOWN.readings || (best?.share ?? 0) >= UNSHOWN.best) return false;
   const notHere = notHereShare(belief);
-  return notHere >= UNSHOWN.from && unshown >= notHere / 2;
+  return notHere >= UNSHOWN.from && complaintUnshown({ share: notHere, unshown });
 }
 
 /** Whether a check is left, not longer than a look inside, that could yet show what is complained of. */

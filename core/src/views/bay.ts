@@ -1,6 +1,7 @@
 import type { Station } from '../machine/trail.ts';
 import type { Conditions, JobBody, JobEvent } from '../schema/job.ts';
 import type { Tracer } from '../tracing/trace.ts';
+import { complaintUnshown } from '../tracing/verdict.ts';
 import type { StationState } from '../tracing/stations.ts';
 import type { TraceView } from './views.ts';
 
@@ -37,7 +38,7 @@ function nextLine(trace: TraceView, stage: JobBody['stage'], events: readonly Jo
     case 'sound':
       return events.some((e) => e.type === 'fix')
         ? 'Prove it'
-        : verdict.unshown > verdict.share / 2
+        : complaintUnshown(verdict)
           ? 'The complaint does not show: try it'
           : `Look elsewhere: ${verdict.elsewhere[0]?.trail ?? 'not told'}`;
     case 'wait':

@@ -1,4 +1,4 @@
-import { formatBand, formatQuantity, toRuler, type Landing, type Ruler } from '@pondu/core';
+import { formatBand, formatQuantity, standsStill, toRuler, type Landing, type Ruler } from '@pondu/core';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { rulerScale } from './scale.ts';
 
@@ -22,11 +22,9 @@ function likeWell({ well, dimension }: Ruler, s: Landing): boolean {
   return Math.abs(at(s.low) - at(well.low)) < ALIKE * wide && Math.abs(at(s.high) - at(well.high)) < ALIKE * wide;
 }
 
-/** SI; what is less is nothing, on a scale that has a word for that. */
-const NOTHING_UNDER = 1;
 const inWords = (l: Landing, ruler: Ruler): string => {
   if (l.openShare === 1) return 'OL';
-  const nothing = ruler.atNothing !== undefined && l.high < NOTHING_UNDER;
+  const nothing = ruler.atNothing !== undefined && standsStill(l.high, ruler.dimension!);
   const band = nothing ? ruler.atNothing! : formatBand(l.low, l.high, ruler.dimension!);
   return l.openShare > 0 ? `${band} or OL` : band;
 };

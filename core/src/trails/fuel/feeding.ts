@@ -1,5 +1,6 @@
 import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
 import { headPascals, PETROL_DENSITY, starve, tankOverTime, type GravityFeed } from '../../fluids/index.ts';
+import { withinADrive } from '../../engine/mixture.ts';
 import { outsideOf } from '../../engine/altitude.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Fit } from '../../schema/fit.ts';
@@ -96,10 +97,10 @@ export function nipsAfter(params: MachineParams): number {
 /** Minutes to a stall, and the chance that it goes again after a rest: its bowl filled, or its piston free once cool. */
 export function stallOf(fit: Fit, params: MachineParams): { minutes: number; again: number } {
   const nips = nipsAfter(params);
-  const starves = stallMinutes(fit, params);
-  if (nips < starves) return { minutes: nips, again: 0.9 };
+  const starved = stallMinutes(fit, params);
+  if (nips < starved) return { minutes: nips, again: 0.9 };
   const filled = (flowOf(feedOf(params)) * REST_SECONDS) / (BOWL * fit.litres);
-  return { minutes: starves, again: logistic((filled - ENOUGH) / 0.1) };
+  return { minutes: starved, again: logistic((filled - ENOUGH) / 0.1) };
 }
 
 /** A vent of so many square metres for each cubic metre a second lets the air in with a few tens of pascals. */
@@ -136,6 +137,12 @@ export function stallMinutes(fit: Fit, params: MachineParams): number {
   if (tank.ventSquareMetres > WIDE_VENT * tank.demand) return Infinity;
   return starve(tank, RUN_SECONDS).stallAfter / 60;
 }
+
+/** Chance that a feed gives all that full load drinks. */
+export const suffices = (fit: Fit, feed: Feed): number => logistic((flowOf(feed) / drinks(fit, 'full') - 1) / 0.12);
+/** Chance that its own feed starves it, at once or on an ordinary drive. */
+export const starves = (fit: Fit, params: MachineParams): number =>
+  1 - suffices(fit, feedOf(params)) * (1 - withinADrive(stallMinutes(fit, params)));
 
 /** Minutes over which a tank is drawn. */
 const DRAWN_SECONDS = 40 * 60;

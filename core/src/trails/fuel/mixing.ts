@@ -39,7 +39,7 @@ const breathed = (p: MachineParams, how: How): number => {
 };
 
 /** Share of the idle passages that is open: by the jet, and by a solenoid that holds them shut. */
-export const idleOpen = (p: MachineParams): number =>
+const idleOpen = (p: MachineParams): number =>
   (1 - figuresAt(p, C.idleJet).blocked) * (1 - (figuresIfAny(p, C.idleCutOff)?.shut ?? 0));
 
 /** What fuel drawn through a tap’s diaphragm adds to the mixture, of what weeps through at idle. */

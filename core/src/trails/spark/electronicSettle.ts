@@ -3,9 +3,9 @@ import { triggerPeakVolts } from './generated.ts';
 import type { AsFound, Known, MachineParams } from '../../machine/known.ts';
 
 const CRANK = { key: 'crank', points: 'turning' } as const;
-/** Below these a sensor or a module does not work; of six-volt machines half. */
+/** Below these a sensor, and a module or a computer, does not work; of six-volt machines half. */
 const SENSOR_FROM = 4;
-const MODULE_FROM = 6.2;
+export const MODULE_FROM = 6.2;
 /** Swing of a signal that a module takes for one. */
 const SWING = 2;
 

@@ -68,7 +68,7 @@ export function Suspects({
             ))}
         {!fixed && trace.unshown >= 0.02 && (
           <>
-            <dt>What is complained of is not there</dt>
+            <dt>The complaint does not show</dt>
             <dd className="font-semibold">{percent(trace.unshown)}</dd>
           </>
         )}

@@ -1,4 +1,4 @@
-import { TRY_IT, type TraceView, type TrailName } from '@pondu/core';
+import { complaintUnshown, TRY_IT, type TraceView, type TrailName } from '@pondu/core';
 import { CircleCheck, CircleHelp, Hourglass, ShieldQuestion, Wrench } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { LinkButton } from '../../ui/LinkButton.tsx';
@@ -54,13 +54,13 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
       );
     case 'sound': {
       const first = verdict.elsewhere[0];
-      if (!fixed && verdict.unshown > verdict.share / 2)
+      if (!fixed && complaintUnshown(verdict))
         return (
           <Banner
             icon={<CircleCheck aria-hidden className="size-6" />}
             tone="well"
-            title="What is complained of does not show"
-            text="All that was read is as it should be. Try it as its owner does, and ask when it fails: hot, cold, wet or shaken. If it comes and goes, say so in the job."
+            title="The complaint does not show"
+            text="The readings are those of a sound machine. Run it the way its owner does, and ask when it fails: hot, cold, wet or shaken. If it comes and goes, change the complaint to say so."
           >
             {!tried && <LinkButton to={`${at}/trace?check=${TRY_IT}`}>Try it</LinkButton>}
           </Banner>

@@ -132,7 +132,7 @@ describe('the verdict', () => {
       { kind: 'sound', share: 0.99, unshown: 0.1, elsewhere: [{ trail: 'fuel', share: 0.8 }] },
       'What is told of this machine is sound: look elsewhere, fuel first',
     ],
-    ['unshown', { kind: 'sound', share: 0.92, unshown: 0.9, elsewhere: [] }, 'What is complained of does not show'],
+    ['unshown', { kind: 'sound', share: 0.92, unshown: 0.9, elsewhere: [] }, 'The complaint does not show'],
     ['wait', { kind: 'wait' }, 'Wait until it fails again'],
     ['outside', { kind: 'outside', share: 0.7 }, 'The readings contradict each other'],
     ['nothing', { kind: 'nothing left to check' }, 'No check left tells anything'],

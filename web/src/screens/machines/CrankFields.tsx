@@ -1,7 +1,8 @@
 import { Controller, useWatch, type Control, type UseFormRegister } from 'react-hook-form';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { CRANK, YES_NO } from './fitOutWords.ts';
+import { CRANK } from './fitOutWords.ts';
+import { Whether } from './Whether.tsx';
 import type { ReadMachine, TypedMachine } from './machineSchema.ts';
 
 interface Props {
@@ -12,15 +13,6 @@ interface Props {
 /** What turns the engine over, by what one sees; nothing said, nothing traced there. */
 export function CrankFields({ control, register }: Props) {
   const kind = useWatch({ control, name: 'fitOut.crank' });
-  const whether = (name: 'isolator' | 'decompressor', label: string) => (
-    <Controller
-      control={control}
-      name={`fitOut.${name}`}
-      render={({ field }) => (
-        <Choice label={label} value={field.value ?? 'false'} options={YES_NO} onChange={field.onChange} />
-      )}
-    />
-  );
   return (
     <fieldset className="grid gap-4 border-t border-rule pt-3">
       <legend className="tag">What turns the engine over</legend>
@@ -48,8 +40,12 @@ export function CrankFields({ control, register }: Props) {
           )}
         />
       )}
-      {kind !== '' && kind !== 'pull' && whether('isolator', 'A master switch in the battery cable')}
-      {kind !== '' && whether('decompressor', 'A decompressor to turn it over more easily')}
+      {kind !== '' && kind !== 'pull' && (
+        <Whether control={control} name="isolator" label="A master switch in the battery cable" />
+      )}
+      {kind !== '' && (
+        <Whether control={control} name="decompressor" label="A decompressor to turn it over more easily" />
+      )}
       {kind !== '' && kind !== 'pull' && (
         <TextField
           label="Switches that must be closed before it turns, with commas between"

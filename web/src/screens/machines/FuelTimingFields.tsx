@@ -1,28 +1,12 @@
 import { Controller, useWatch, type Control } from 'react-hook-form';
 import { Choice } from '../../ui/Choice.tsx';
-import { AIR, COMPRESSION, COOLING, ENRICHING, FUEL, STOP, TIMING, YES_NO } from './fitOutWords.ts';
+import { AIR, COMPRESSION, COOLING, ENRICHING, FUEL, STOP, TIMING } from './fitOutWords.ts';
 import { turnsItsSpark } from './formFit.ts';
+import { Whether } from './Whether.tsx';
 import type { ReadMachine, TypedMachine } from './machineSchema.ts';
 
 const NUMBERS = ['1', '2', '3', '4'].map((n) => ({ value: n, label: n }));
-type Field =
-  | 'fuel'
-  | 'timing'
-  | 'air'
-  | 'stop'
-  | 'carburettors'
-  | 'sealed'
-  | 'enriching'
-  | 'accelerator'
-  | 'mixed'
-  | 'breather'
-  | 'servo'
-  | 'governor'
-  | 'idleCutOff'
-  | 'vacuumTap'
-  | 'compression'
-  | 'cooling'
-  | 'reeds';
+type Field = 'fuel' | 'timing' | 'air' | 'stop' | 'carburettors' | 'enriching' | 'compression' | 'cooling';
 
 /** What brings the fuel or stops it, what moves the spark's moment, what breathes and squeezes, by what one sees; nothing said, nothing traced there. */
 export function FuelTimingFields({ control }: { control: Control<TypedMachine, unknown, ReadMachine> }) {
@@ -32,17 +16,15 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
     name: Field,
     label: string,
     options: readonly { value: V; label: string; help?: string }[],
-    unsaid: V | '' = '',
   ) => (
     <Controller
       control={control}
       name={`fitOut.${name}`}
       render={({ field }) => (
-        <Choice label={label} value={(field.value ?? unsaid) as V} options={options} onChange={field.onChange} />
+        <Choice label={label} value={(field.value ?? '') as V | ''} options={options} onChange={field.onChange} />
       )}
     />
   );
-  const whether = (name: Field, label: string) => choice(name, label, YES_NO, 'false');
   return (
     <fieldset className="grid gap-4 border-t border-rule pt-3">
       <legend className="tag">
@@ -54,25 +36,27 @@ export function FuelTimingFields({ control }: { control: Control<TypedMachine, u
         <>
           {choice('carburettors', 'Carburettors', NUMBERS)}
           {choice('enriching', 'What makes it rich for a cold start', ENRICHING)}
-          {whether('accelerator', 'A pump that squirts as the throttle opens')}
-          {whether('mixed', 'Oil is mixed into the fuel')}
-          {whether('idleCutOff', 'A solenoid that shuts the idle with the key')}
-          {fuel === 'gravity' && whether('vacuumTap', 'A fuel tap that vacuum opens')}
-          {whether('sealed', 'Tank breathes through a valve or a canister')}
+          <Whether control={control} name="accelerator" label="A pump that squirts as the throttle opens" />
+          <Whether control={control} name="mixed" label="Oil is mixed into the fuel" />
+          <Whether control={control} name="idleCutOff" label="An idle cut-off solenoid on the carburettor" />
+          {fuel === 'gravity' && <Whether control={control} name="vacuumTap" label="A fuel tap opened by vacuum" />}
+          <Whether control={control} name="sealed" label="Tank breathes through a valve or a canister" />
         </>
       )}
       {sparks === 'true' && turnsItsSpark(layout) && choice('timing', 'What moves the spark’s moment', TIMING)}
       {sparks === 'true' && choice('air', 'Air and idle', AIR)}
       {sparks === 'true' && (air ?? '') !== '' && (
         <>
-          {whether('breather', 'A valve from the crankcase to the manifold')}
-          {whether('servo', 'Brakes helped by vacuum')}
-          {whether('governor', 'A governor that holds the speed')}
+          <Whether control={control} name="breather" label="A valve from the crankcase to the manifold" />
+          <Whether control={control} name="servo" label="Brakes helped by vacuum" />
+          <Whether control={control} name="governor" label="A governor that holds the speed" />
         </>
       )}
       {choice('compression', 'Compression', COMPRESSION)}
       {(compression ?? '') !== '' && choice('cooling', 'Cooled by', COOLING)}
-      {compression === 'two-stroke' && whether('reeds', 'Reed petals before the crankcase')}
+      {compression === 'two-stroke' && (
+        <Whether control={control} name="reeds" label="Reed petals before the crankcase" />
+      )}
     </fieldset>
   );
 }

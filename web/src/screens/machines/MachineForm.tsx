@@ -135,7 +135,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
         {ballast && choice('fitOut.ballast', 'What feeds the coil', BALLAST)}
         {supply && choice('fitOut.fused', 'Is the ignition fused?', YES_NO)}
         {supply && choice('fitOut.suppressor', 'A radio suppressor on its feed?', YES_NO)}
-        {sparks && choice('fitOut.resistorPlugs', 'Plugs with a resistor, by its book?', YES_NO)}
+        {sparks && choice('fitOut.resistorPlugs', 'Does its book ask for plugs with a resistor?', YES_NO)}
         {choice('fitOut.marine', 'In a boat?', YES_NO)}
       </div>
       {supply && <AddedFields control={control} register={register} errors={errors} />}

@@ -11,14 +11,14 @@ import { warm } from './which.ts';
 const MUCH_FROM = 0.14;
 const PASSES_FROM = 0.45;
 
+/** Chance that so much passes that the paper lifts. */
+const BLOWS = 0.7;
 /** Whether gas passes the pistons: rings or bores that have let oil by for long. */
-const blowBy = ({ params, machine: { fit } }: Scene): number =>
-  Array.from(
-    { length: fit.cylinders },
-    (_, i) => figuresIfAny(params, idOf('compression-rings', i + 1))?.oil ?? 0,
-  ).some((oil) => oil > 0) || (figuresIfAny(params, 'compression-bores')?.oil ?? 0) > 0
-    ? 1
-    : 0;
+const blowBy = ({ params, machine: { fit } }: Scene): boolean =>
+  [
+    'compression-bores' as const,
+    ...Array.from({ length: fit.cylinders }, (_, i) => idOf('compression-rings', i + 1)),
+  ].some((id) => (figuresIfAny(params, id)?.oil ?? 0) > 0);
 
 /** The valve of the crankcase: pinched off, and what stands over the oil. */
 export const breatherChecks: CheckMaker = (machine) =>
@@ -52,7 +52,7 @@ export const breatherChecks: CheckMaker = (machine) =>
             station: BREATHER,
             label: 'Paper over the oil filler hole, idling',
             touch: 'Filler cap off; lay a stiff paper over the hole.',
-            watch: 'Drawn on: it breathes. Blown off: its ventilation is shut, or gas passes the rings.',
+            watch: 'Drawn on: it breathes. Blown off: the ventilation is blocked, or combustion gas passes the rings.',
             words: ['drawn on', 'blown off'],
             needs: [BREATHER],
             minutes: 1,
@@ -61,7 +61,7 @@ export const breatherChecks: CheckMaker = (machine) =>
           },
           (scene) => {
             const shut = logistic((PASSES_FROM - figuresAt(scene.params, BREATHER).openShare) / 0.06);
-            const blown = 0.02 + 0.93 * (1 - (1 - shut) * (1 - 0.7 * blowBy(scene)));
+            const blown = 0.02 + 0.93 * (1 - (1 - shut) * (blowBy(scene) ? 1 - BLOWS : 1));
             return { 'drawn on': 1 - blown, 'blown off': blown };
           },
         ),

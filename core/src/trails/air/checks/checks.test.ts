@@ -90,7 +90,7 @@ describe('what holds the speed', () => {
   const governed = BREATHING['governed, with a magneto']!;
   it.each([
     ['air-governor-held', undefined, 'does not hunt'],
-    ['air-governor-held', 'air-governor.binds', 'steady when held'],
+    ['air-governor-held', 'air-governor.binds', 'steady while held'],
     ['air-governor-look', undefined, 'free and drawn open'],
     ['air-governor-look', 'air-governor.binds', 'binds or has play'],
     ['air-governor-look', 'air-governor.slack-spring', 'spring slack or off'],
@@ -98,7 +98,7 @@ describe('what holds the speed', () => {
     expect(readsLike(governed, check, fault)).toBe(word);
   });
   it('a mixture a little too weak hunts whoever holds the throttle', () => {
-    expect(readsLike(governed, 'air-governor-held', 'air-screw.weak', 0.15)).toBe('hunts all the same');
+    expect(readsLike(governed, 'air-governor-held', 'air-screw.weak', 0.15)).toBe('still hunts');
   });
   it('an engine that its idle screw starves of fuel stands still: it does not creep at a fraction of a turn', () => {
     for (const [fault, severity] of [

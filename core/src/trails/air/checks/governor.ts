@@ -1,9 +1,8 @@
-import { idlesWrong } from '../../../engine/idle.ts';
+import { huntsWeak, idlesWrong } from '../../../engine/idle.ts';
 import { figuresAt } from '../../../machine/figures.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { seenSo } from '../../../machine/seen.ts';
 import { IDLE, KEY_OFF } from '../../../machine/state.ts';
-import { HUNTS_UNDER } from '../../../engine/idle.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { governorHunts } from '../breathing.ts';
 import { GOVERNOR } from '../ids.ts';
@@ -23,17 +22,17 @@ export const governorChecks: CheckMaker = (machine) =>
             station: GOVERNOR,
             label: 'Throttle held still by hand: does it go on hunting?',
             touch: 'Hold the throttle lever where it is, sleeves clear of fan and belts; never let it run away.',
-            watch: 'Steady when held: the governor or its linkage. Hunts all the same: it is too weak.',
-            words: ['does not hunt', 'steady when held', 'hunts all the same'],
+            watch: 'Steady while held: the governor or its linkage. If it still hunts, the mixture is too weak.',
+            words: ['does not hunt', 'steady while held', 'still hunts'],
             needs: [GOVERNOR],
             minutes: 1,
             look: true,
           },
           (scene) => {
-            const weak = logistic((HUNTS_UNDER - scene.see('richness', IDLE)) / 0.02);
+            const weak = huntsWeak(scene.see('richness', IDLE));
             const held = 0.02 + 0.93 * governorHunts(scene.params) * (1 - weak);
             const same = 0.02 + 0.93 * Math.min(weak, idlesWrong(scene));
-            return { 'does not hunt': 1 - held - same, 'steady when held': held, 'hunts all the same': same };
+            return { 'does not hunt': 1 - held - same, 'steady while held': held, 'still hunts': same };
           },
         ),
         looking(

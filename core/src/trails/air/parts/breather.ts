@@ -6,14 +6,14 @@ export const breather: PartKind<'leakShare' | 'openShare'> = {
   plates: [
     {
       id: 'leakShare',
-      label: 'Air beside the throttle over what is meant, of an idle’s own',
+      label: 'Extra air that it lets by, of what an idle takes',
       dimension: 'ratio',
       typical: () => ({ low: 0, high: 0.006 }),
       hidden: true,
     },
     {
       id: 'openShare',
-      label: 'Share that is open of what is meant',
+      label: 'Free area, of a clean one',
       dimension: 'ratio',
       typical: () => ({ low: 0.9, high: 1 }),
       hidden: true,

@@ -6,7 +6,7 @@ export const governor: PartKind<'drag' | 'pull'> = {
   plates: [
     {
       id: 'drag',
-      label: 'Play and friction, of the travel that an idle asks for',
+      label: 'Play and friction, of its travel at idle',
       dimension: 'ratio',
       typical: () => ({ low: 0, high: 0.05 }),
       hidden: true,
@@ -21,7 +21,7 @@ export const governor: PartKind<'drag' | 'pull'> = {
   ],
   repairs: [
     { id: 'free', label: 'Free the governor linkage, renew its worn joints', minutes: 35, money: 8 },
-    { id: 'spring', label: 'Renew the governor spring, or hook it in its right hole', minutes: 20, money: 6 },
+    { id: 'spring', label: 'Renew the governor spring, or hook it into the correct hole', minutes: 20, money: 6 },
   ],
   faults: [
     {

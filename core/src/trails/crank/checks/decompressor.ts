@@ -22,7 +22,8 @@ export const decompressorChecks: CheckMaker = (machine) =>
             set: 'Engine still, ignition off.',
             touch:
               'Lift it, let it go; feel for play in the cable. Turn the engine over slowly with it lifted, and without.',
-            watch: 'Easy with it lifted, a firm compression once it is let go, and a little play in the cable.',
+            watch:
+              'The engine turns easily with the lever lifted and has full compression with it released. The cable has a little play.',
             words: ['lifts and lets go', 'stays open', 'does not lift'],
             state: KEY_OFF,
             needs: [DECOMPRESSOR],

@@ -1,12 +1,12 @@
 import { logistic } from '../../../random/lcg.ts';
-import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
+import { CRANKING, CRANKING_CLOSED, KEY_OFF } from '../../../machine/state.ts';
 import { block, looking, type CheckMaker } from '../../../machine/check.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { CRANK_PARTS } from '../parts/index.ts';
 import { CRANK_WORDS, type CrankWord } from '../../../machine/observed.ts';
 import { engagement } from '../cranking.ts';
 import { ENGINE, SOLENOID } from '../ids.ts';
-import { CAUTIONS, HOLD, marine, start, told, keptFromFiring } from './start.ts';
+import { CAUTIONS, marine, start, told, keptFromFiring } from './start.ts';
 
 /** What only a starter does that is worked by a plunger. */
 const ELECTRIC: ReadonlySet<CrankWord> = new Set<CrankWord>(['chatters', 'grinds']);
@@ -49,8 +49,8 @@ export const lampsCranking: CheckMaker = (machine) => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const { home, pull, held } = engagement(scene, HOLD);
-        const at = pull >= 1 && held >= 0.9 ? home : scene.solve(HOLD);
+        const { home, pull, held } = engagement(scene, CRANKING_CLOSED);
+        const at = pull >= 1 && held >= 0.9 ? home : scene.solve(CRANKING_CLOSED);
         const left = Math.abs(at.volts('main') - at.volts(block(machine))) / machine.fit.volts;
         const before = scene.solve(KEY_OFF);
         const stood = Math.abs(before.volts('main') - before.volts(block(machine))) / machine.fit.volts;

@@ -1,6 +1,5 @@
-import { CRANKING, touch, type CheckMaker } from '../../../machine/check.ts';
+import { CRANKING, looking, touch, type CheckMaker } from '../../../machine/check.ts';
 import { figuresAt } from '../../../machine/figures.ts';
-import { looking } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import { ISOLATOR } from '../../shared/supply.ts';
@@ -17,7 +16,7 @@ export const isolatorChecks: CheckMaker = (machine) =>
             label: 'Battery isolator: is it on?',
             set: 'Key off.',
             touch: 'Turn it off and on again, all the way; wriggle its key.',
-            watch: 'It snaps over and stays. A key that is half in, or a lever that flops, is off.',
+            watch: 'It snaps over and stays. A key that is only half in or a loose lever means off.',
             words: ['on', 'was off'],
             state: KEY_OFF,
             needs: [ISOLATOR],
@@ -40,7 +39,7 @@ export const isolatorChecks: CheckMaker = (machine) =>
                 station: ISOLATOR,
                 label: 'Voltage drop over the battery isolator, cranking',
                 touch: touch(machine, 'clamp', 'main'),
-                watch: 'Next to nothing. More is its contacts.',
+                watch: 'Next to nothing. If it is more, the contacts are burnt or loose.',
                 instrument: 'voltmeter' as const,
                 probe: { kind: 'across' as const, live: 'clamp', earth: 'main' },
                 minutes: 1,

@@ -12,7 +12,7 @@ export const loadTest: CheckMaker = (machine) =>
           does: ['works at the battery', 'charges'],
           station: 'battery',
           label: 'Battery volts under a load tester',
-          set: `Key off, battery charged. Load tester set to about ${Math.round(startingOf(machine.fit).amps / 10) * 10} A, for ten seconds.`,
+          set: `Key off, battery charged. Set the load tester to about ${Math.round(startingOf(machine.fit).amps / 10) * 10} A and apply it for ten seconds.`,
           touch: touch(machine, 'post', earthPost(machine)),
           watch: 'It falls at once and then stays. If it goes on falling, the battery is spent.',
           instrument: 'voltmeter',

@@ -1,11 +1,11 @@
 import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
 import { logistic } from '../../../random/lcg.ts';
-import { KEY_OFF } from '../../../machine/state.ts';
+import { CRANKING_CLOSED, KEY_OFF } from '../../../machine/state.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { seen, seenSo } from '../../../machine/seen.ts';
 import { DRIVE, ENGINE, MOTOR } from '../ids.ts';
-import { HOLD, marine, told } from './start.ts';
+import { marine, told } from './start.ts';
 
 /** From about so much a cable's end is seen to be poor, ohms. */
 const POOR_CABLE = 0.006;
@@ -128,7 +128,7 @@ export const hotJoints: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const at = scene.solve(HOLD);
+              const at = scene.solve(CRANKING_CLOSED);
               const watts = (id: string) => {
                 const part = machine.partById.get(id)!;
                 return Math.abs((at.volts(part.nodes['a']!) - at.volts(part.nodes['b']!)) * at.amps(id));

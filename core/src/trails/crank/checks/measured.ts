@@ -1,11 +1,11 @@
-import { CRANKING, KEY_OFF } from '../../../machine/state.ts';
+import { CRANKING, CRANKING_CLOSED, KEY_OFF } from '../../../machine/state.ts';
 import { touch, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { CRANK_PARTS } from '../parts/index.ts';
 import { engagement, motorIn } from '../cranking.ts';
 import { MOTOR, RELAY, SOLENOID } from '../ids.ts';
 import { ISOLATOR } from '../../shared/supply.ts';
-import { HOLD, told, start } from './start.ts';
+import { told, start } from './start.ts';
 
 /** Speed of the crank while it turns. */
 export const crankingSpeed: CheckMaker = (machine) =>
@@ -42,7 +42,7 @@ export const crankingAmps: CheckMaker = (machine) =>
           probe: {
             kind: 'figure',
             value: (scene) => {
-              const { home, pull, held } = engagement(scene, HOLD);
+              const { home, pull, held } = engagement(scene, CRANKING_CLOSED);
               return pull >= 1 && held >= 1 ? motorIn(scene, home).amps : 0;
             },
           },

@@ -1,12 +1,9 @@
 import type { Check } from '../../../machine/check.ts';
 import { isDiesel } from '../../../machine/hazards.ts';
 import type { Machine } from '../../../machine/machine.ts';
-import type { MachineState } from '../../../machine/part.ts';
 import { CRANKING } from '../../../machine/state.ts';
 import { SOLENOID } from '../ids.ts';
 
-/** The same with the points held, for what asks the network once. */
-export const HOLD: MachineState = { key: 'crank', points: 'closed' };
 export const CAUTIONS = ['battery', 'rotating parts'] as const;
 /** Whether the machine has a starter that was told. */
 export const told = ({ partById }: Machine): boolean => partById.has(SOLENOID);

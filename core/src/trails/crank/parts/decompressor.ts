@@ -6,7 +6,7 @@ export const decompressor: PartKind<'leakSquareMetres' | 'lifts'> = {
   plates: [
     {
       id: 'leakSquareMetres',
-      label: 'What it lets by once it has let go',
+      label: 'What it lets by when released',
       dimension: 'ratio',
       typical: () => ({ low: 0, high: 0.03e-6 }),
       hidden: true,
@@ -23,7 +23,7 @@ export const decompressor: PartKind<'leakSquareMetres' | 'lifts'> = {
   faults: [
     {
       id: 'stays',
-      label: 'does not let go: the valve stays open',
+      label: 'does not release, the valve stays open',
       weight: 1.5,
       byHand: true,
       repair: 'set',
@@ -31,7 +31,7 @@ export const decompressor: PartKind<'leakSquareMetres' | 'lifts'> = {
     },
     {
       id: 'dead',
-      label: 'does not lift: the engine is turned against its whole compression',
+      label: 'does not lift, the engine turns against full compression',
       weight: 1.2,
       byHand: true,
       repair: 'set',

@@ -15,11 +15,11 @@ export const nippedUp: CheckMaker = (machine) =>
             id: 'fuel-nipped-up',
             does: ['turned by hand', 'touches what is hot'],
             station: TANK,
-            label: 'Turned by hand at once when it has stalled hot',
+            label: 'Engine turned by hand right after it stalls hot',
             set: 'Run it until it stalls; ignition off, plug lead off and on earth.',
             touch: 'Turn it slowly by hand, again when it has cooled for a quarter of an hour.',
             watch:
-              'As usual. Tight hot and free cold: a piston nips up, look at the oil in its fuel and do not run it.',
+              'As usual. Tight when hot and free when cold: a piston is seizing. Check the oil in the fuel, and do not run it.',
             words: ['as usual', 'tight hot, free cold'],
             needs: [TANK],
             minutes: 18,

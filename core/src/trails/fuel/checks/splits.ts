@@ -7,8 +7,7 @@ import type { Scene } from '../../../machine/scene.ts';
 import { CRANKING, FAST, IDLE } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { headPascals } from '../../../fluids/index.ts';
-import { withinADrive } from '../../../engine/mixture.ts';
-import { drinks, feedOf, flowOf, stallMinutes, type Feed } from '../feeding.ts';
+import { feedOf, starves, suffices, type Feed } from '../feeding.ts';
 import { LINE, TANK } from '../ids.ts';
 import { kindOf, look } from './feed.ts';
 
@@ -37,8 +36,7 @@ export function halfShut(rich: number, runs = 1): Record<string, number> {
 /** Height of a can held over the carburettor, metres; the hose from it lets any engine's fuel through. */
 const CAN_METRES = 0.4;
 const CAN_HOSE = 2e-5;
-/** Share of full load's drink that arrives, from its own feed and from a can over the carburettor. */
-const arrives = (scene: Scene, feed: Feed): number => flowOf(feed) / drinks(scene.machine.fit, 'full');
+/** Its feed with a can over the carburettor in place of all that leads there. */
 const fromCan = ({ after }: Feed): Feed => ({
   head: headPascals(CAN_METRES),
   pump: 0,
@@ -46,7 +44,6 @@ const fromCan = ({ after }: Feed): Feed => ({
   before: [CAN_HOSE],
   after: after.slice(-1),
 });
-const enough = (share: number): number => logistic((share - 1) / 0.12);
 
 /** Whatever its pump, it is fed past tank, lines and pump: what then runs well was starved before the carburettor. */
 export const fedByHand: CheckMaker = (machine) =>
@@ -69,11 +66,8 @@ export const fedByHand: CheckMaker = (machine) =>
             state: FAST,
             opens: ['fuel hose off'],
           },
-          (scene) => {
-            const own = feedOf(scene.params);
-            const starved =
-              1 - enough(arrives(scene, own)) * (1 - withinADrive(stallMinutes(scene.machine.fit, scene.params)));
-            const helped = 0.02 + 0.93 * starved * enough(arrives(scene, fromCan(own)));
+          ({ params, machine: { fit } }) => {
+            const helped = 0.02 + 0.93 * starves(fit, params) * suffices(fit, fromCan(feedOf(params)));
             return { 'well from the can': helped, 'no different': 1 - helped };
           },
         ),

@@ -1,10 +1,9 @@
-import { withinADrive } from '../../../engine/mixture.ts';
 import { figuresAt } from '../../../machine/figures.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { seenSo } from '../../../machine/seen.ts';
 import { FAST } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
-import { drinks, feedOf, flowOf, stallMinutes } from '../feeding.ts';
+import { drinks, feedOf, flowOf, starves, suffices } from '../feeding.ts';
 import { TAP } from '../ids.ts';
 import { look } from './feed.ts';
 
@@ -23,7 +22,7 @@ export const vacuumTapChecks: CheckMaker = (machine) => {
         id: 'fuel-tap-prime',
         station: TAP,
         label: 'Fuel tap turned to prime: does it run well?',
-        set: 'As it failed, then tap on prime.',
+        set: 'Run it as it failed, then turn the tap to prime.',
         touch: 'Run it for as long as it took to fail; turn the tap back when done.',
         watch: 'Well on prime: the tap, or its vacuum hose. As before: look elsewhere.',
         words: ['well on prime', 'no different'],
@@ -32,11 +31,8 @@ export const vacuumTapChecks: CheckMaker = (machine) => {
         state: FAST,
         cautions: ['fuel vapour', 'rotating parts', 'exhaust gas'],
       },
-      (scene) => {
-        const share = (tap: 'as it runs' | 'on prime') =>
-          logistic((flowOf(feedOf(scene.params, tap)) / drinks(scene.machine.fit, 'full') - 1) / 0.12);
-        const starved = 1 - share('as it runs') * (1 - withinADrive(stallMinutes(scene.machine.fit, scene.params)));
-        const helped = 0.02 + 0.93 * starved * share('on prime');
+      ({ params, machine: { fit } }) => {
+        const helped = 0.02 + 0.93 * starves(fit, params) * suffices(fit, feedOf(params, 'on prime'));
         return { 'well on prime': helped, 'no different': 1 - helped };
       },
     ),
@@ -68,11 +64,11 @@ export const vacuumTapChecks: CheckMaker = (machine) => {
         id: 'fuel-tap-drawn',
         does: ['opens fuel'],
         station: TAP,
-        label: 'Fuel tap drawn open by a hand pump: does fuel run?',
+        label: 'Fuel tap opened by a hand vacuum pump: does fuel flow?',
         set: 'Tap on, fuel hose off the carburettor, its end in a can.',
         touch: 'A hand vacuum pump, or a clean syringe, on its vacuum nipple.',
-        watch: 'Runs while it is drawn, stops when it is let go. Never runs: its diaphragm, or its strainer.',
-        words: ['runs and stops', 'never runs'],
+        watch: 'Flows while vacuum is on, stops when it is let off. Never flows: the diaphragm or the strainer.',
+        words: ['flows and stops', 'never flows'],
         needs: [TAP],
         minutes: 4,
         opens: ['fuel hose off'],
@@ -83,7 +79,7 @@ export const vacuumTapChecks: CheckMaker = (machine) => {
         const feed = feedOf(params, 'on prime');
         const open = logistic((flowOf({ ...feed, after: [] }) / drinks(fit, 'full') - 0.5) / 0.1);
         const never = seenSo(1 - opens * open, 0.94);
-        return { 'runs and stops': 1 - never, 'never runs': never };
+        return { 'flows and stops': 1 - never, 'never flows': never };
       },
     ),
   ];

@@ -1,23 +1,12 @@
 import { between, type PartKind } from '../../../machine/part.ts';
+import { hidden } from './carburettor.ts';
 
 /** A solenoid in the carburettor: with the key on it draws its needle back and lets the idle passages flow. */
 export const idleCutOff: PartKind<'shut' | 'fed'> = {
   kind: 'idle cut-off',
   plates: [
-    {
-      id: 'shut',
-      label: 'Share of the idle passages that it holds shut',
-      dimension: 'ratio',
-      typical: () => ({ low: 0, high: 0.02 }),
-      hidden: true,
-    },
-    {
-      id: 'fed',
-      label: 'Whether volts arrive at it',
-      dimension: 'ratio',
-      typical: () => ({ low: 1, high: 1 }),
-      hidden: true,
-    },
+    hidden('shut', 'Share of the idle passages held shut', 0, 0.02),
+    hidden('fed', 'Whether it has volts', 1, 1),
   ],
   repairs: [
     { id: 'renew', label: 'Renew the idle cut-off solenoid', minutes: 15, money: 28 },
@@ -26,7 +15,7 @@ export const idleCutOff: PartKind<'shut' | 'fed'> = {
   faults: [
     {
       id: 'stuck',
-      label: 'does not draw its needle back',
+      label: 'sticks shut, or winding dead',
       weight: 1.5,
       repair: 'renew',
       comesWith: 'heat',
@@ -34,7 +23,7 @@ export const idleCutOff: PartKind<'shut' | 'fed'> = {
     },
     {
       id: 'wire',
-      label: 'wire off or without volts',
+      label: 'wire off or dead',
       weight: 1.5,
       byHand: true,
       repair: 'wire',

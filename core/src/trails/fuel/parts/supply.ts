@@ -143,7 +143,7 @@ export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
   elements: () => [],
 };
 
-const blocked = (weight: number, repair: string, label = 'blocked') => ({
+export const blocked = (weight: number, repair: string, label = 'blocked') => ({
   id: 'blocked',
   label,
   weight,

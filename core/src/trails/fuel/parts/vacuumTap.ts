@@ -1,25 +1,14 @@
-import { between, logBetween, type PartKind } from '../../../machine/part.ts';
-import { freeArea } from './supply.ts';
+import { between, type PartKind } from '../../../machine/part.ts';
+import { hidden } from './carburettor.ts';
+import { blocked, freeArea } from './supply.ts';
 
 /** A tap with a diaphragm: the manifold’s vacuum opens it, a spring shuts it; on prime it is open by hand. */
 export const vacuumTap: PartKind<'squareMetres' | 'opens' | 'weeps', 'hoseOff'> = {
   kind: 'vacuum fuel tap',
   plates: [
-    { id: 'squareMetres', label: 'Free area, open', dimension: 'ratio', typical: freeArea, hidden: true },
-    {
-      id: 'opens',
-      label: 'How far vacuum opens it',
-      dimension: 'ratio',
-      typical: () => ({ low: 0.95, high: 1 }),
-      hidden: true,
-    },
-    {
-      id: 'weeps',
-      label: 'Fuel drawn through its diaphragm, of an idle’s own',
-      dimension: 'ratio',
-      typical: () => ({ low: 0, high: 0.01 }),
-      hidden: true,
-    },
+    { id: 'squareMetres', label: 'Free area', dimension: 'ratio', typical: freeArea, hidden: true },
+    hidden('opens', 'How far vacuum opens it', 0.95, 1),
+    hidden('weeps', 'Fuel that passes the diaphragm, of what an idle takes', 0, 0.01),
   ],
   repairs: [
     { id: 'clean', label: 'Clean tap and strainer', minutes: 25, money: 2 },
@@ -27,23 +16,17 @@ export const vacuumTap: PartKind<'squareMetres' | 'opens' | 'weeps', 'hoseOff'> 
     { id: 'hose', label: 'Renew the vacuum hose of the tap', minutes: 8, money: 3 },
   ],
   faults: [
-    {
-      id: 'blocked',
-      label: 'strainer blocked',
-      weight: 1.5,
-      repair: 'clean',
-      apply: (p, s) => ({ ...p, squareMetres: p.squareMetres * logBetween(0.06, 0.002, s) }),
-    },
+    blocked(1.5, 'clean', 'strainer blocked'),
     {
       id: 'shut',
-      label: 'does not open: diaphragm stiff or torn',
+      label: 'does not open, diaphragm stiff or torn',
       weight: 1.5,
       repair: 'renew',
       apply: (p, s) => ({ ...p, opens: between(0.2, 0.01, s) }),
     },
     {
       id: 'hose',
-      label: 'does not open: its vacuum hose off or split',
+      label: 'does not open, vacuum hose off or split',
       weight: 1.5,
       byHand: true,
       leap: true,
@@ -52,7 +35,7 @@ export const vacuumTap: PartKind<'squareMetres' | 'opens' | 'weeps', 'hoseOff'> 
     },
     {
       id: 'weeps',
-      label: 'diaphragm weeps: fuel drawn through the vacuum hose',
+      label: 'diaphragm leaks, fuel drawn through the vacuum hose',
       weight: 1.2,
       repair: 'renew',
       apply: (p, s) => ({ ...p, weeps: between(0.35, 1.4, s) }),

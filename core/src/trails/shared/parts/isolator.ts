@@ -29,7 +29,7 @@ export const isolator: PartKind<'ohms', 'off'> = {
     {
       id: 'off',
       leap: true,
-      label: 'off, or its key only half in',
+      label: 'off, or key only half in',
       weight: 1,
       byHand: true,
       repair: 'on',

@@ -1,21 +1,18 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_ON_OPEN, type CheckMaker } from '../../../machine/check.ts';
 import type { MachineState } from '../../../machine/part.ts';
+import { MODULE_FROM } from '../electronicSettle.ts';
 import type { Scene } from '../../../machine/scene.ts';
-import { CRANKING } from '../../../machine/state.ts';
+import { CRANKING, CRANKING_CLOSED } from '../../../machine/state.ts';
 import { seen } from '../../../machine/seen.ts';
 import { logistic } from '../../../random/lcg.ts';
 
-/** Below these volts of twelve a computer drops out [10]. */
-const COMPUTER_FROM = 6.2;
 const BULB_LIVES = 0.97;
-/** The lowest that it sees as the starter draws: the coil takes its current as well. */
-const HELD_CRANKING: MachineState = { key: 'crank', points: 'closed' };
 /** Chance that what the switch gives is enough for the computer. */
 function fedAt(scene: Scene, state: MachineState): number {
   const at = scene.solve(state);
   const volts = (Math.abs(at.volts('switch-out') - at.volts('block')) * 12) / scene.machine.fit.volts;
-  return logistic((volts - COMPUTER_FROM) / 0.15);
+  return logistic((volts - MODULE_FROM) / 0.15);
 }
 
 /** The computer's own word, through its check lamp. */
@@ -57,7 +54,8 @@ export const checkLamp: CheckMaker = () => [
       kind: 'look',
       sees: (scene) => {
         const on = fedAt(scene, KEY_ON_OPEN);
-        const stays = on * fedAt(scene, HELD_CRANKING);
+        // The lowest that it sees as the starter draws: the coil takes its current as well.
+        const stays = on * fedAt(scene, CRANKING_CLOSED);
         // A bulb that is blown shows nothing either.
         const lights = (1 - 0.7 * figuresAt(scene.params, 'computer').dead) * BULB_LIVES;
         return {

@@ -21,7 +21,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
       // Where it stopped the points are shut as often as open; `still` says with which.
       id: 'sheared',
       leap: true,
-      label: 'drive broken, the rotor stands still',
+      label: 'drive broken, the rotor does not turn',
       weight: 0.4,
       repair: 'drive',
       comesWith: 'shaking',
