@@ -23,7 +23,11 @@ const coil = (...modes: string[]) => ({ ...fails('coil', ...modes), part: 'coil'
 export const coilCauses: readonly Failing[] = [
   { of: [coil('primary-open', 'primary-shorted')], causes: [...tooMuchCurrent, staysOn] },
   {
-    of: [coil('insulation', 'secondary-open'), fails('rotor', 'punched'), fails('distributor cap', 'tracked')],
+    of: [
+      coil('insulation', 'secondary-open', 'secondary-shorted'),
+      fails('rotor', 'punched'),
+      fails('distributor cap', 'tracked'),
+    ],
     causes: openSecondary,
   },
   {
@@ -40,8 +44,8 @@ export const coilCauses: readonly Failing[] = [
   },
   {
     of: [
-      fails('magneto coil', 'insulation', 'secondary-open'),
-      fails('discharge coil', 'insulation', 'secondary-open'),
+      fails('magneto coil', 'insulation', 'secondary-open', 'secondary-shorted'),
+      fails('discharge coil', 'insulation', 'secondary-open', 'secondary-shorted'),
       fails('plug coil', 'dead', 'insulation'),
       fails('power pack', 'channel'),
       fails('battery-fed pack', 'channel'),

@@ -65,6 +65,9 @@ of('breaker points, six cylinders', [
   ['coil-primary', 'coil.primary-shorted', [0.1, 1.2]],
   ['coil-secondary', undefined, [5e3, 15e3]],
   ['coil-secondary', 'coil.secondary-open', OPEN],
+  // Turns that touch take nothing from the primary; the secondary reads low, but is no open winding.
+  ['coil-secondary', 'coil.secondary-shorted', [1.5e3, 7.5e3]],
+  ['coil-primary', 'coil.secondary-shorted', [1.1, 2.2]],
   ['lamp-cranking', undefined, 'flashes'],
   // Between the coil's minus and earth: points that never open keep it dark.
   ['lamp-cranking', 'points.closed-up', 'out'],
@@ -261,6 +264,9 @@ of('flywheel magneto, two cylinders', [
   ['magnets', 'flywheel.weak', 'weak or loose'],
   ['coil-1-air-gap', undefined, [0.2e-3, 0.45e-3]],
   ['coil-1-air-gap', 'coil-1.gap', [1e-3, 4e-3]],
+  ['coil-1-secondary', undefined, [4.5e3, 11e3]],
+  ['coil-1-secondary', 'coil-1.secondary-shorted', [1.2e3, 6e3]],
+  ['coil-1-secondary', 'coil-2.secondary-shorted', [4.5e3, 11e3]],
   ['spark-every', 'coil-1.primary-open', 'only 1 is dead'],
   ['spark-every', 'stop-wire-2.chafed', 'only 2 is dead'],
 ]);

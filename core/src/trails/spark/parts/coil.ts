@@ -1,5 +1,5 @@
 import { between, logBetween, OPEN_OHMS, type Figures, type PartKind } from '../../../machine/part.ts';
-import type { CoilFigure } from './ownCoil.ts';
+import { secondaryShorted, type CoilFigure } from './ownCoil.ts';
 import type { Fit } from '../../../schema/fit.ts';
 
 /** True where the coil is made to work behind a ballast: about half the primary resistance. */
@@ -116,16 +116,7 @@ export const coil: PartKind<CoilFigure | 'reversed', 'gapVolts'> = {
       weight: 0.8,
       repair: 'replace',
       comesWith: 'heat',
-      // Each turn lost is lost to the ratio as well, and what is shorted drinks of the store.
-      apply: (p, s) => {
-        const kept = between(0.8, 0.35, s);
-        return {
-          ...p,
-          secondaryOhms: p.secondaryOhms * kept,
-          turnsRatio: p.turnsRatio * kept,
-          transfer: p.transfer * kept,
-        };
-      },
+      apply: secondaryShorted,
     },
     {
       id: 'insulation',

@@ -1,4 +1,4 @@
-import { between, logBetween, OPEN_OHMS, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+import { between, logBetween, OPEN_OHMS, type Figures, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
 export type CoilFigure =
   'primaryOhms' | 'secondaryOhms' | 'henries' | 'turnsRatio' | 'farads' | 'transfer' | 'shuntOhms' | 'flashVolts';
@@ -60,6 +60,17 @@ function plates(w: Windings): PlateSpec<CoilFigure>[] {
   ];
 }
 
+/** Turns of the secondary that touch: each is lost to the ratio as well, and what is shorted drinks of the store. */
+export function secondaryShorted<F extends Figures<'secondaryOhms' | 'turnsRatio' | 'transfer'>>(p: F, s: number): F {
+  const kept = between(0.8, 0.35, s);
+  return {
+    ...p,
+    secondaryOhms: p.secondaryOhms * kept,
+    turnsRatio: p.turnsRatio * kept,
+    transfer: p.transfer * kept,
+  };
+}
+
 type OwnCoil<Has extends string> = PartKind<Has | CoilFigure, 'gapVolts'>;
 const faults = <More extends string = never>(
   minutes: number,
@@ -82,6 +93,14 @@ const faults = <More extends string = never>(
       repair: 'replace',
       comesWith: 'heat',
       apply: (p, s) => ({ ...p, secondaryOhms: OPEN_OHMS, gapVolts: logBetween(9e3, 25e3, s) }),
+    },
+    {
+      id: 'secondary-shorted',
+      label: 'secondary turns shorted: a weak spark',
+      weight: 0.5,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: secondaryShorted,
     },
     {
       id: 'insulation',
