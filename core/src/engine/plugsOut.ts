@@ -1,3 +1,4 @@
+import { plainness } from '../machine/seen.ts';
 import { looking, type CheckMaker } from '../machine/check.ts';
 import { figuresIfAny } from '../machine/figures.ts';
 import { isDiesel } from '../machine/hazards.ts';
@@ -30,7 +31,11 @@ function sees(scene: Scene): Readonly<Record<HandWord, number>> {
   const water = SEEN * (locked - byFuel + (1 - locked) * 0.4 * steams);
   const fuel = SEEN * (byFuel + (1 - locked) * 0.7 * floods);
   const jammed = (figuresIfAny(scene.params, 'starter-drive')?.jammed ?? 0) > 0;
-  const hard = (1 - locked) * ((engine?.stiff ?? 0) > 0.5 || jammed ? 0.92 : (engine?.thick ?? 0) > 0.5 ? 0.3 : 0);
+  const hard =
+    (1 - locked) *
+    (jammed
+      ? 0.92
+      : Math.max(0.92 * plainness(engine?.stiff ?? 0, 0.1, 0.6), 0.3 * plainness(engine?.thick ?? 0, 0.1, 0.6)));
   const rest = Math.max(0, 1 - water - fuel - hard);
   return {
     'turns freely, dry': 0.97 * rest,

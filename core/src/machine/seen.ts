@@ -7,6 +7,12 @@ export const seen = (there: boolean, keenness: number): number => (there ? keenn
 const IMAGINED_SLIGHT = 0.015;
 /** Chance that a person notices a sign that is so plain, 0…1. */
 export const seenSo = (plain: number, keenness: number): number => IMAGINED_SLIGHT + keenness * plain;
+/** How plain a figure shows that is not there at all at `none` and that nobody misses from `full` on; even between. */
+export const plainness = (figure: number, none: number, full: number): number =>
+  Math.min(1, Math.max(0, (figure - none) / (full - none)));
+/** A sign that a figure gives by degrees: not at all at `none`, as surely as `keenness` from `full` on. */
+export const seenFrom = (figure: number, none: number, full: number, keenness: number): number =>
+  IMAGINED + (keenness - IMAGINED) * plainness(figure, none, full);
 
 /** One look gives one word: what strikes first goes first, each by its own chance; what is left is `otherwise`. */
 export function firstSeen(

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { FUELLED } from '../__tests__/fuelMachines.ts';
 import { house, machine } from '../__tests__/machines.ts';
 import { seededRandom } from '../random/lcg.ts';
 import { drawEvenly, drawSound, withFault } from './draw.ts';
@@ -40,6 +41,13 @@ describe('figures of a sound machine', () => {
       expect(Math.min(...far)).toBeGreaterThan(low / 4);
       expect(Math.max(...far)).toBeLessThan(high * 4);
     }
+  });
+  it('unlike their plate stay what can be: no tank is fuller than full', () => {
+    const gravity = buildModel(Object.values(FUELLED)[0]!, house);
+    const random = seededRandom(5);
+    const levels = Array.from({ length: 200 }, () => drawSound(gravity, random, 3)['fuel-tank']!['level']!);
+    expect(Math.max(...levels)).toBe(0.97);
+    expect(levels.filter((l) => l > 0.9 && l < 0.97).length).toBeGreaterThan(0);
   });
   it('stand for all of a plate when a few are drawn: each step of a band once, and as many below its middle as above', () => {
     const ohms = drawEvenly(model, 8).map((m) => m['coil']!['primaryOhms']!);

@@ -1,5 +1,5 @@
 import type { MachineParams } from '../machine/known.ts';
-import type { Band, PartParams } from '../machine/part.ts';
+import type { PartParams } from '../machine/part.ts';
 import { seededRandom, seedOf, shuffled, type Random } from '../random/lcg.ts';
 import type { Model, ModelFault, Plate } from './model.ts';
 
@@ -43,9 +43,9 @@ function figuresOf(model: Model, of: (plate: Plate) => number): MachineParams {
 const DECADES_FROM = 10;
 
 /** The figure at `off` half widths from the middle of a band; of one of decades, by ratio. */
-function within({ low, high }: Band, off: number, stretch: number): number {
+function within({ low, high, spec }: Plate, off: number, stretch: number): number {
   if (low > 0 && high / low >= DECADES_FROM) return Math.sqrt(low * high) * (high / low) ** (off / 2);
-  const drawn = (low + high) / 2 + ((high - low) / 2) * off;
+  const drawn = Math.min(spec.most ?? Infinity, (low + high) / 2 + ((high - low) / 2) * off);
   return low > 0 ? Math.max(low / stretch, drawn) : drawn;
 }
 

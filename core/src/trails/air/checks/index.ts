@@ -1,7 +1,7 @@
 import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
-import { seen, seenSo } from '../../../machine/seen.ts';
+import { seenFrom, seenSo } from '../../../machine/seen.ts';
 import { FAST, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { fastVacuum, idleVacuum } from '../breathing.ts';
@@ -186,8 +186,8 @@ const tried: CheckMaker = (machine) => {
       },
       ({ params }) => {
         const open = figuresAt(params, STOP).openShare;
-        const shut = seen(open < 0.75, 0.85);
-        const hangs = (1 - shut) * seen(open > 1.3, 0.9);
+        const shut = seenFrom(open, 0.93, 0.65, 0.85);
+        const hangs = (1 - shut) * seenFrom(open, 1.07, 1.5, 0.9);
         return { 'on its stop': 1 - shut - hangs, 'backed off': shut, 'does not shut': hangs };
       },
     ),
@@ -206,7 +206,7 @@ const tried: CheckMaker = (machine) => {
         state: FAST,
       },
       ({ params }) => {
-        const weak = seen(figuresAt(params, EXHAUST).openShare < 0.45, 0.8);
+        const weak = seenFrom(figuresAt(params, EXHAUST).openShare, 0.92, 0.3, 0.8);
         return { strong: 1 - weak, 'hardly anything': weak };
       },
     ),

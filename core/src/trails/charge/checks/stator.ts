@@ -4,7 +4,7 @@ import { nodeOf, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { OPEN_OHMS, type MachineState } from '../../../machine/part.ts';
 import type { Scene } from '../../../machine/scene.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenFrom } from '../../../machine/seen.ts';
 import { engineRpm, makingOf, SOURCE } from '../making.ts';
 import { running } from './volts.ts';
 import { isStator } from './which.ts';
@@ -114,7 +114,7 @@ export const magnetsPull: CheckMaker = (machine) =>
           probe: {
             kind: 'look',
             sees: (scene) => {
-              const weak = seen((figuresAt(scene.params, SOURCE).strength ?? 1) < 0.8, 0.88);
+              const weak = seenFrom(figuresAt(scene.params, SOURCE).strength ?? 1, 1, 0.7, 0.88);
               return { 'pull hard': 1 - weak, 'weak or loose': weak };
             },
           },

@@ -1,7 +1,7 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { howItRuns } from '../../../engine/howItRuns.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seenFrom } from '../../../machine/seen.ts';
 import { JUST_OFF, KEY_OFF } from '../../../machine/state.ts';
 import { CHAMBERS } from '../ids.ts';
 
@@ -56,7 +56,7 @@ export const glowing: CheckMaker = (machine) =>
             cautions: ['hot coil'],
           },
           ({ params }) => {
-            const thick = seen(figuresAt(params, CHAMBERS).carbon > 0.8, 0.88);
+            const thick = seenFrom(figuresAt(params, CHAMBERS).carbon, 0.3, 1, 0.88);
             return { thin: 1 - thick, 'thick and hard': thick };
           },
         ),

@@ -4,7 +4,7 @@ import { cylinderFires } from '../../../engine/squeeze.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';
 import { idOf, idsOf, partsOf } from '../../../machine/numbered.ts';
 import { ofSeveral } from '../../../machine/several.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenFrom } from '../../../machine/seen.ts';
 import { CRANKING, IDLE, KEY_OFF } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { BORES, CRANKCASE, GASKET, PORT, REEDS, VALVES } from '../ids.ts';
@@ -178,7 +178,7 @@ const twoStrokeLooks: CheckMaker = (machine) => [
             cautions: ['fuel vapour', 'rotating parts'],
           },
           ({ params }) => {
-            const wet = seen(figuresAt(params, REEDS).share < 0.8, 0.85);
+            const wet = seenFrom(figuresAt(params, REEDS).share, 0.96, 0.7, 0.85);
             return { dry: 1 - wet, wet };
           },
         ),
@@ -197,7 +197,7 @@ const twoStrokeLooks: CheckMaker = (machine) => [
             cautions: ['fuel vapour'],
           },
           ({ params }) => {
-            const bad = seen(figuresAt(params, REEDS).share < 0.8, 0.96);
+            const bad = seenFrom(figuresAt(params, REEDS).share, 0.96, 0.8, 0.96);
             return { 'all shut': 1 - bad, 'one open or chipped': bad };
           },
         ),
@@ -218,7 +218,7 @@ const twoStrokeLooks: CheckMaker = (machine) => [
       cautions: ['hot coil'],
     },
     ({ params }) => {
-      const bad = seen(figuresAt(params, PORT).share < 0.6, 0.95);
+      const bad = seenFrom(figuresAt(params, PORT).share, 0.93, 0.6, 0.95);
       return { clear: 1 - bad, choked: bad };
     },
   ),

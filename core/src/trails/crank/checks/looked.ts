@@ -3,7 +3,7 @@ import { logistic } from '../../../random/lcg.ts';
 import { CRANKING_CLOSED, KEY_OFF } from '../../../machine/state.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
-import { seen, seenSo } from '../../../machine/seen.ts';
+import { seen, seenFrom, seenSo } from '../../../machine/seen.ts';
 import { DRIVE, ENGINE, MOTOR } from '../ids.ts';
 import { marine, told } from './start.ts';
 
@@ -29,8 +29,8 @@ const turnedThrough = (machine: Machine, started: boolean): Check[] => [
         const engine = figuresAt(scene.params, ENGINE);
         const jammed = (figuresIfAny(scene.params, DRIVE)?.jammed ?? 0) > 0;
         const locked = seen((engine.locked ?? 0) > 0.5 || jammed, 0.97);
-        const stiff = (1 - locked) * seen((engine.stiff ?? 0) > 0.5, 0.9);
-        const thick = started ? (1 - locked - stiff) * seen((engine.thick ?? 0) > 0.5, 0.6) : 0;
+        const stiff = (1 - locked) * seenFrom(engine.stiff ?? 0, 0.1, 0.6, 0.9);
+        const thick = started ? (1 - locked - stiff) * seenFrom(engine.thick ?? 0, 0.1, 0.6, 0.6) : 0;
         return {
           'as usual': 1 - locked - stiff - thick,
           'stiff all round': stiff,
@@ -93,7 +93,7 @@ export const starterOut: CheckMaker = (machine) =>
             kind: 'look',
             sees: (scene) => {
               const worn = seen((figuresAt(scene.params, MOTOR).worn ?? 0) > 0.5, 0.94);
-              const slips = (1 - worn) * seen(figuresAt(scene.params, DRIVE).grip < 0.5, 0.9);
+              const slips = (1 - worn) * seenFrom(figuresAt(scene.params, DRIVE).grip, 1, 0.5, 0.9);
               const teeth = (1 - worn - slips) * seen(figuresAt(scene.params, DRIVE).gone > 0.05, 0.95);
               return {
                 sound: 1 - worn - slips - teeth,
@@ -200,7 +200,7 @@ export const lookHandStart: CheckMaker = () => [
       sees: (scene) => {
         const hand = figuresAt(scene.params, 'hand-start');
         const broken = seen(hand.newtonMetres < 5, 0.97);
-        const pawls = (1 - broken) * seen(hand.grip < 0.5, 0.93);
+        const pawls = (1 - broken) * seenFrom(hand.grip, 1, 0.5, 0.93);
         return { sound: 1 - broken - pawls, 'cord or spring gone': broken, 'pawls do not catch': pawls };
       },
     },

@@ -4,7 +4,7 @@ import { lameCylinders } from '../../../engine/squeeze.ts';
 import { figuresAt } from '../../../machine/figures.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
-import { firstSeen, seen } from '../../../machine/seen.ts';
+import { firstSeen, seenFrom } from '../../../machine/seen.ts';
 import { ofSeveral } from '../../../machine/several.ts';
 import { IDLE } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
@@ -93,7 +93,7 @@ export const carburettorsApart: CheckMaker = (machine) => {
           const own = figuresAt(params, idOf('carburettor', n));
           const fills =
             logistic((flowOf(feedOf(params, 'on prime')) / drinks(fit, 'idle') - 0.8) / 0.15) * (1 - own.starved);
-          const spills = fills * seen(own.high > 0.45, 0.9);
+          const spills = fills * seenFrom(own.high, 0.2, 0.5, 0.9);
           return {
             'hardly anything': 0.01 + 0.97 * (1 - fills),
             'does not stop': 0.01 + 0.97 * spills,
@@ -127,10 +127,10 @@ export const carburettorsApart: CheckMaker = (machine) => {
           const own = figuresAt(params, idOf('carburettor', n));
           return firstSeen(
             [
-              ['idle passages blocked', seen(own.idleBlocked > 0.3, 0.94)],
-              ['main jet blocked', seen(own.mainBlocked > 0.3, 0.94)],
-              ['needle or float', seen(own.high > 0.3 || own.starved > 0.5, 0.9)],
-              ...(enricher ? [['enricher does not seat', seen(own.enriched > 0.3, 0.85)] as const] : []),
+              ['idle passages blocked', seenFrom(own.idleBlocked, 0.03, 0.4, 0.94)],
+              ['main jet blocked', seenFrom(own.mainBlocked, 0.03, 0.4, 0.94)],
+              ['needle or float', Math.max(seenFrom(own.high, 0.03, 0.4, 0.9), seenFrom(own.starved, 0, 0.6, 0.9))],
+              ...(enricher ? [['enricher does not seat', seenFrom(own.enriched, 0, 0.4, 0.85)] as const] : []),
             ],
             'sound',
           );

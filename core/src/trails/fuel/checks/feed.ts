@@ -4,7 +4,7 @@ import type { Fit } from '../../../schema/fit.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import type { MachineState } from '../../../machine/part.ts';
-import { seen, seenSo } from '../../../machine/seen.ts';
+import { seen, seenFrom, seenSo } from '../../../machine/seen.ts';
 import { CRANKING, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { drinks, feedOf, flowOf, pressureAt, suctionAt } from '../feeding.ts';
@@ -94,10 +94,12 @@ export const fuelInTank: CheckMaker = (machine) =>
           ({ params }) => {
             const tank = figuresAt(params, TANK);
             const none = seen(tank.level < 0.05, 0.97);
-            const water = (1 - none) * seen(tank.water > 0.2, 0.96);
-            const oily = machine.fit.fuel?.mixed ? (1 - none - water) * seen((tank.oil ?? 0) > 0.3, 0.85) : 0;
-            const lean = machine.fit.fuel?.mixed ? (1 - none - water - oily) * seen((tank.lean ?? 0) > 0.3, 0.85) : 0;
-            const stale = (1 - none - water - oily - lean) * seen(tank.light < 0.72, 0.9);
+            const water = (1 - none) * seenFrom(tank.water, 0, 0.1, 0.96);
+            const oily = machine.fit.fuel?.mixed ? (1 - none - water) * seenFrom(tank.oil ?? 0, 0, 0.4, 0.85) : 0;
+            const lean = machine.fit.fuel?.mixed
+              ? (1 - none - water - oily) * seenFrom(tank.lean ?? 0, 0, 0.5, 0.85)
+              : 0;
+            const stale = (1 - none - water - oily - lean) * seenFrom(tank.light, 0.9, 0.65, 0.9);
             return {
               ...(machine.fit.fuel?.mixed ? { 'thick with oil': oily, 'no oil in it': lean } : {}),
               fresh: 1 - none - water - stale - oily - lean,
@@ -215,7 +217,7 @@ export const pumpPressures: CheckMaker = (machine) => {
         const air = figuresAt(params, LINE).airShare ?? 0;
         const feed = feedOf(params);
         const flows = logistic((flowOf(feed) / 2e-7 - 1) / 0.3);
-        const bubbles = seen(air > 0.3 && air < 0.97, 0.9);
+        const bubbles = air < 0.97 ? seenFrom(air, 0, 0.15, 0.9) : seen(false, 0.9);
         const empty = (1 - bubbles) * (1 - flows);
         return { 'solid fuel': Math.max(0, 1 - bubbles - empty), bubbles, 'stays empty': empty };
       },

@@ -31,7 +31,7 @@ const headOf = (fit: Fit): { low: number; high: number } =>
 export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicMetres', 'oil' | 'lean'> = {
   kind: 'fuel tank',
   plates: [
-    hidden('level', 'Share that is full', 'ratio', 0.3, 0.9),
+    { ...hidden('level', 'Share that is full', 'ratio', 0.3, 0.9), most: 0.97 },
     hidden('light', 'Light part left in the fuel', 'ratio', 0.9, 1),
     hidden('water', 'Share of water', 'ratio', 0, 0),
     { id: 'headMetres', label: 'Fuel over the needle', dimension: 'length', typical: headOf, hidden: true },

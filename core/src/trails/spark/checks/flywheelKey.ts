@@ -1,6 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seenFrom } from '../../../machine/seen.ts';
 
 export const flywheelKey: CheckMaker = () => [
   {
@@ -14,7 +14,7 @@ export const flywheelKey: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const sheared = seen(figuresAt(scene.params, 'flywheel').slipDegrees > 5, 0.99);
+        const sheared = seenFrom(figuresAt(scene.params, 'flywheel').slipDegrees, 0, 4, 0.99);
         return { sheared, whole: 1 - sheared };
       },
     },

@@ -1,7 +1,7 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { eachOf, idOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker, overPoints, openedWords, pullerCaution } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seenFrom } from '../../../machine/seen.ts';
 
 /** One for each cylinder. */
 export const lookOwnPoints: CheckMaker = (machine) =>
@@ -16,7 +16,12 @@ export const lookOwnPoints: CheckMaker = (machine) =>
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const burnt = seen(figuresAt(scene.params, idOf('points', n)).ohms > 0.4, 0.95);
+        const burnt = seenFrom(
+          Math.log(figuresAt(scene.params, idOf('points', n)).ohms),
+          Math.log(0.05),
+          Math.log(0.6),
+          0.95,
+        );
         return { 'burnt or dirty': burnt, clean: 1 - burnt };
       },
     },

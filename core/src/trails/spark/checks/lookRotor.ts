@@ -1,6 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
-import { firstSeen, seen } from '../../../machine/seen.ts';
+import { firstSeen, seen, seenFrom } from '../../../machine/seen.ts';
 
 /** A track that leaks more than this is seen as a grey line, ohms. */
 const TRACKED_OHMS = 600e3;
@@ -22,7 +22,7 @@ export const lookRotor: CheckMaker = () => [
         return firstSeen(
           [
             ['spring gone', seen(spring, 0.97)],
-            ['tip burnt short', seen(rotor.gapVolts > 6e3 && !spring, 0.95)],
+            ['tip burnt short', spring ? seen(false, 0.95) : seenFrom(rotor.gapVolts, 2500, 7000, 0.95)],
             ['carbon track', seen((rotor.carbonOhms ?? Infinity) < TRACKED_OHMS, 0.93)],
             ['burnt through', seen(rotor.flashVolts < 10e3, 0.35)],
           ],

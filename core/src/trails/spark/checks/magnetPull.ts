@@ -1,6 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seenFrom } from '../../../machine/seen.ts';
 
 export const magnetPull: CheckMaker = () => [
   {
@@ -15,7 +15,7 @@ export const magnetPull: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const soft = seen(figuresAt(scene.params, 'magnet-rotor').strength < 0.7, 0.85);
+        const soft = seenFrom(figuresAt(scene.params, 'magnet-rotor').strength, 0.92, 0.6, 0.85);
         return { 'soft all round': soft, 'two hard places': 1 - soft };
       },
     },

@@ -1,6 +1,6 @@
 import { figuresAt } from '../../../machine/figures.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seenFrom } from '../../../machine/seen.ts';
 
 export const magnets: CheckMaker = () => [
   {
@@ -14,7 +14,7 @@ export const magnets: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const weak = seen(figuresAt(scene.params, 'flywheel').strength < 0.75, 0.8);
+        const weak = seenFrom(figuresAt(scene.params, 'flywheel').strength, 0.95, 0.65, 0.8);
         return { 'weak or loose': weak, 'all pull alike': 1 - weak };
       },
     },

@@ -2,7 +2,7 @@ import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { Scene } from '../../../machine/scene.ts';
-import { seen } from '../../../machine/seen.ts';
+import { seen, seenFrom } from '../../../machine/seen.ts';
 import { KEY_OFF } from '../../../machine/state.ts';
 import { timingLight } from './light.ts';
 import { BODY, BOX, CHAIN, MARK, POD, WEIGHTS } from '../ids.ts';
@@ -36,7 +36,7 @@ const timingStill: CheckMaker = (machine) =>
             const body = figuresAt(params, BODY);
             const half = seen((body.half ?? 0) > 0.5, 0.96);
             const out = Math.abs(body.turnedDegrees % 180) + (figuresIfAny(params, CHAIN)?.lateDegrees ?? 0);
-            const off = (1 - half) * seen(out > 16, 0.85);
+            const off = (1 - half) * seenFrom(out, 4, 18, 0.85);
             return { 'at number one': 1 - half - off, opposite: half, 'well off': off };
           },
         ),
@@ -77,7 +77,7 @@ const timingStill: CheckMaker = (machine) =>
             cautions: ['rotating parts', 'hot coil'],
           },
           ({ params }) => {
-            const off = seen(Math.abs(figuresAt(params, MARK).slippedDegrees) > 5, 0.97);
+            const off = seenFrom(Math.abs(figuresAt(params, MARK).slippedDegrees), 0.5, 3, 0.97);
             return { 'in the middle': 1 - off, off };
           },
         ),
