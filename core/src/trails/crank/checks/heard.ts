@@ -8,32 +8,60 @@ import { engagement } from '../cranking.ts';
 import { ENGINE, SOLENOID } from '../ids.ts';
 import { CAUTIONS, marine, start, told, keptFromFiring } from './start.ts';
 
-/** What only a starter does that is worked by a plunger. */
-const ELECTRIC: ReadonlySet<CrankWord> = new Set<CrankWord>(['chatters', 'grinds']);
+/** What a person at the cord, kick or handle feels, for what a starter would do. */
+const BY_HAND: Partial<Record<CrankWord, string>> = {
+  'turns well': 'turns well',
+  'turns slowly': 'turns slowly',
+  'clicks once': 'cannot be pulled through',
+  'spins free': 'spins free',
+  nothing: 'nothing to pull with',
+};
 
-/** Key to start, and listen. */
-export const listenCranking: CheckMaker = (machine) => [
+/** Pulled through by hand, and felt. */
+const pulledThrough: CheckMaker = (machine) => [
   {
     ...start(machine),
     id: 'crank-listen',
-    station: machine.partById.has('hand-start') ? 'hand-start' : 'starter',
-    label: 'Key to start: what it does',
-    ...(machine.partById.has('hand-start')
-      ? {
-          label: 'Pull it through: what it does',
-          set: `Out of gear, ${keptFromFiring(machine)}. Pull it through slowly, then at speed.`,
-        }
-      : {}),
+    station: 'hand-start',
+    label: 'Pull it through: what it does',
+    set: `Out of gear, ${keptFromFiring(machine)}. Pull it through slowly, then at speed.`,
     touch: 'Nothing: stand clear of belts and fan.',
-    watch: 'One click, many, nothing at all, a whirr without the engine, teeth, slow or as it should.',
+    watch:
+      'It turns over as usual; it is hard to pull; it will not go round; the pull comes free; nothing catches at all.',
     instrument: 'eyes',
-    probe: { kind: 'look', sees: (scene) => ({ ...scene.see('cranking', CRANKING) }) },
-    words: machine.partById.has('hand-start') ? CRANK_WORDS.filter((w) => !ELECTRIC.has(w)) : CRANK_WORDS,
+    probe: {
+      kind: 'look',
+      sees: (scene) => {
+        const words = scene.see('cranking', CRANKING);
+        return Object.fromEntries(Object.entries(BY_HAND).map(([word, felt]) => [felt, words[word as CrankWord]]));
+      },
+    },
+    words: Object.values(BY_HAND),
     needs: [ENGINE],
     minutes: 0.5,
     cautions: [...CAUTIONS, ...marine(machine)],
   },
 ];
+
+/** Key to start, and listen. */
+const keyToStart: CheckMaker = (machine) => [
+  {
+    ...start(machine),
+    id: 'crank-listen',
+    station: 'starter',
+    label: 'Key to start: what it does',
+    touch: 'Nothing: stand clear of belts and fan.',
+    watch: 'One click, many, nothing at all, a whirr without the engine, teeth, slow or as it should.',
+    instrument: 'eyes',
+    probe: { kind: 'look', sees: (scene) => ({ ...scene.see('cranking', CRANKING) }) },
+    words: CRANK_WORDS,
+    needs: [ENGINE],
+    minutes: 0.5,
+    cautions: [...CAUTIONS, ...marine(machine)],
+  },
+];
+export const listenCranking: CheckMaker = (machine) =>
+  machine.partById.has('hand-start') ? pulledThrough(machine) : keyToStart(machine);
 
 /** The four pictures of the headlamps. */
 export const lampsCranking: CheckMaker = (machine) => [

@@ -105,6 +105,10 @@ of('an intake heater on a shared feed', [
 ]);
 
 of('a cord, with a flywheel magneto', [
+  ['crank-listen', undefined, 'turns well'],
+  ['crank-listen', 'hand-start.broken', 'nothing to pull with'],
+  ['crank-listen', 'hand-start.pawls', 'spins free'],
+  ['crank-listen', 'engine.locked', 'cannot be pulled through'],
   ['crank-cord', undefined, 'sound'],
   ['crank-cord', 'hand-start.broken', 'cord or spring gone'],
   ['crank-cord', 'hand-start.pawls', 'pawls do not catch'],
