@@ -7,11 +7,20 @@ import type { RepairShare, Verdict } from './verdict.ts';
 const SEEN_FROM = 0.85;
 /** What costs next to nothing and is soon done is done a little sooner: a belt that is slack, a hose that is off. */
 const SOON_DONE = { minutes: 10, money: 1, from: 0.6 } as const;
-const seenFrom = ({ minutes, money }: ModelRepair): number =>
-  minutes <= SOON_DONE.minutes && money <= SOON_DONE.money ? SOON_DONE.from : SEEN_FROM;
+const soonDone = ({ minutes, money }: ModelRepair): boolean => minutes <= SOON_DONE.minutes && money <= SOON_DONE.money;
+
+/**
+ * Surely there and soon done, it is put right although it may not be the whole reason: what is measured with it there
+ * means little.
+ */
+const SURELY_THERE = { present: 0.9, blamed: 0.3 } as const;
 
 /** Any other repair that is as likely as this is asked about first, where a meter has shown it and no eye. */
 const RIVAL = 0.07;
+
+/** Belief that what a repair is for is there, whether or not it is to blame. */
+const presentShare = ({ weighed }: Belief, { repair }: RepairShare): number =>
+  weighed.reduce((sum, w) => sum + (w.remaining.some((f) => f.repairId === repair.id) ? w.mass : 0), 0);
 
 /**
  * What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. So is what a
@@ -20,19 +29,22 @@ const RIVAL = 0.07;
  */
 export function seenBroken(
   weigher: Weigher,
-  { story }: Belief,
+  belief: Belief,
   [best, second]: readonly RepairShare[],
   dearFrom: number,
   foundIn: () => readonly Found[],
   nextCosts: number,
 ): Verdict | undefined {
-  if (!best || best.share < seenFrom(best.repair) || best.repair.money >= dearFrom) return undefined;
+  if (!best || best.repair.money >= dearFrom) return undefined;
+  const there =
+    soonDone(best.repair) && best.share >= SURELY_THERE.blamed && presentShare(belief, best) >= SURELY_THERE.present;
+  if (!there && best.share < (soonDone(best.repair) ? SOON_DONE.from : SEEN_FROM)) return undefined;
   const found = foundIn().find((f) => f.fault.repairId === best.repair.id);
-  const check = found && story.readings.find((r) => r.reading.id === found.readingId)?.reading.checkId;
+  const check = found && belief.story.readings.find((r) => r.reading.id === found.readingId)?.reading.checkId;
   if (check === undefined) return undefined;
   const byEye = weigher.check(check)?.instrument === 'eyes';
   const alone = (second?.share ?? 0) < RIVAL;
-  return byEye || alone || (1 - best.share) * best.cost <= nextCosts
+  return there || byEye || alone || (1 - best.share) * best.cost <= nextCosts
     ? { kind: 'fix', repair: best.repair, share: best.share, why: 'seen' }
     : undefined;
 }

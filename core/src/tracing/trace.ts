@@ -7,8 +7,8 @@ import { buildModel, type Model, type ModelFault } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, outcomeTable, soundShare, unshownShare } from './counting.ts';
 import { opened, rankChecks, type RankedCheck } from './nextCheck.ts';
-import { decidingLooks, isLong, lookFirst } from './decidingLook.ts';
-import { costOf, perMinute } from './repairCost.ts';
+import { askFirst } from './askFirst.ts';
+import { perMinute } from './repairCost.ts';
 import { foundBy, type Found } from './found.ts';
 import { byHandFirst, handFirst } from './handFirst.ts';
 import { Latest } from './latest.ts';
@@ -16,18 +16,8 @@ import { mindChangers, type MindChanger } from './changeMind.ts';
 import { SOAK_MINUTES } from './heat.ts';
 import { cannotBeAsked, oddTwice, readSince, settled } from './offered.ts';
 import { inOrderOf } from './policies.ts';
-import { secondCheck, witnesses } from './secondCheck.ts';
 import { seenBroken } from './seenBroken.ts';
-import {
-  AT_ODDS_FROM,
-  evidenceFor,
-  faultShares,
-  guiltyOf,
-  rankSuspects,
-  strayReadings,
-  type Stray,
-  type Suspect,
-} from './suspects.ts';
+import { AT_ODDS_FROM, faultShares, rankSuspects, strayReadings, type Stray, type Suspect } from './suspects.ts';
 import { stationStates, type StationState } from './stations.ts';
 import { suspectLines, type SuspectLine } from './suspectLines.ts';
 import { trailBelief } from './trailBelief.ts';
@@ -172,13 +162,10 @@ export class Tracer {
       return seenBroken(this.weigher, belief, shares, this.dearFrom, found, nextCosts) ?? verdict;
     }
     if (verdict.kind !== 'fix') return verdict;
-    const dear = verdict.repair.money >= this.dearFrom;
-    if (!dear && !isLong(verdict.repair)) return verdict;
-    return (
-      this.unlooked(verdict, belief, ranked) ??
-      (dear ? this.doubted(verdict, belief, complaint, ranked) : undefined) ??
-      verdict
-    );
+    const { model, weigher, house, dearFrom } = this;
+    const separation = (one: readonly ModelFault[], other: readonly ModelFault[], check: Check) =>
+      this.separation(one, other, check);
+    return askFirst({ model, weigher, house, dearFrom, belief, complaint, ranked, separation }, verdict) ?? verdict;
   }
 
   /** Looked for once a belief: the verdict and the trace itself both ask. */
@@ -186,32 +173,6 @@ export class Tracer {
     let known = this.found.get(belief);
     if (!known) this.found.set(belief, (known = foundBy(this.weigher, belief, complaint)));
     return known;
-  }
-
-  /** Dear or long, and nobody has looked at the thing itself, though that would cost next to nothing beside it. */
-  private unlooked(
-    { repair, share }: Extract<Verdict, { kind: 'fix' }>,
-    belief: Belief,
-    ranked: readonly RankedCheck[],
-  ): Verdict | undefined {
-    const guilty = guiltyOf(repair, belief);
-    if (!guilty) return undefined;
-    const tells = (check: Check) => this.separation([guilty], [], check);
-    const check = lookFirst(decidingLooks(this.weigher, guilty, repair, this.house, tells), belief, ranked, tells);
-    return check && { kind: 'second check', repair, share, check, loss: costOf(repair, this.house) };
-  }
-
-  /** A dear part by one witness only, where a second one could be had. */
-  private doubted(
-    { repair, share }: Extract<Verdict, { kind: 'fix' }>,
-    belief: Belief,
-    complaint: Complaint,
-    ranked: readonly RankedCheck[],
-  ): Verdict | undefined {
-    const guilty = guiltyOf(repair, belief);
-    if (!guilty || witnesses(evidenceFor(this.weigher, belief, complaint, guilty)) > 1) return undefined;
-    const second = secondCheck(guilty, belief, ranked, (a, b, check) => this.separation(a, b, check));
-    return second && { kind: 'second check', repair, share, check: second, loss: repair.money };
   }
 
   /** Whether the reading most at odds missed its mark: what would tell the account with it from the one without it. */

@@ -38,8 +38,8 @@ export const battery: PartKind<'restVolts' | 'ohms', 'chargeOhms'> = {
         ...p,
         // Where it is told that it should have been charged, a flat one is found before it is spoilt.
         restVolts: (fit.volts * (fit.charge ? between(12, 11.3, s) : between(11.9, 10.8, s))) / 12,
-        // Where the starter is told, a battery that is as flat as its owner says hardly turns it.
-        ohms: p.ohms * (fit.crank ? between(1.6, 6.5, s) : between(1.5, 3, s)),
+        // As flat as its owner says, it hardly turns a starter: what is left of the acid carries little.
+        ohms: p.ohms * between(1.6, 6.5, s),
       }),
     },
     {
