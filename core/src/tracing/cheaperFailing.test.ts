@@ -21,7 +21,7 @@ describe('before a part is replaced, what is put right for less is ruled out', (
   });
   it('what costs next to nothing itself is not held up', () => {
     expect(first('battery.flat')).toBeUndefined();
-    expect(first('points.burnt')).toBeUndefined();
+    expect(first('points.closed-up')).toBeUndefined();
   });
   it('the verdict asks for it', () => {
     const read = [reading('battery-cranking', 6.3), reading('fuse-volts', 6.2), reading('feed-volts', 6.2)];
