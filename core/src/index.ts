@@ -95,3 +95,8 @@ export type { Slow } from './machine/trail.ts';
 export { waveforms, type Wave, type Waveforms, type WaveId, type WaveSubject } from './views/waveform.ts';
 export { machineCircuit, type CircuitResult } from './views/circuit.ts';
 export type { MachineState } from './machine/part.ts';
+export type { Drawing, DrawnPart, DrawnWire, End, Place, Port } from './drawing/drawing.ts';
+export { leadsOf, type Leads } from './drawing/leads.ts';
+export { DRAWN_STATES, type DrawnState, type Live } from './drawing/live.ts';
+export type { SymbolId } from './drawing/symbol.ts';
+export { drawingView, liveView, type DrawingView, type DrawnFault, type LiveView } from './views/drawing.ts';

@@ -31,6 +31,7 @@ const router = createBrowserRouter([
       { path: 'machines/:id', lazy: screen(() => import('./screens/machines/MachinePage.tsx'), 'MachinePage') },
       { path: 'machines/:id/flags', lazy: screen(() => import('./screens/book/FlagsPage.tsx'), 'FlagsPage') },
       { path: 'machines/:id/fit', lazy: screen(() => import('./screens/fit/FitPage.tsx'), 'FitPage') },
+      { path: 'machines/:id/drawing', lazy: screen(() => import('./screens/drawing/DrawingPage.tsx'), 'DrawingPage') },
       { path: 'tape', lazy: screen(() => import('./screens/setUp/TapePage.tsx'), 'TapePage') },
       { path: 'shop', lazy: screen(() => import('./screens/shop/ShopPage.tsx'), 'ShopPage') },
       { path: 'waiting', lazy: screen(() => import('./screens/waiting/WaitingPage.tsx'), 'WaitingPage') },

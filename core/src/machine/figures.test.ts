@@ -40,6 +40,7 @@ describe('a kind’s figures', () => {
   // A name that no plate has, or one left out, does not compile: the types are the check.
   const lamp: PartKind<'watts', 'blown'> = {
     kind: 'lamp',
+    symbol: 'lamp',
     plates: [{ id: 'watts', label: 'Power', dimension: 'ratio', typical: () => ({ low: 2, high: 4 }) }],
     repairs: [],
     faults: [{ id: 'blown', label: 'blown', weight: 1, repair: '', apply: (p) => ({ ...p, blown: 1 }) }],

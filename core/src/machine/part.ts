@@ -1,5 +1,6 @@
 import type { Element, NodeName } from '../network/index.ts';
 import type { Dimension } from '../quantity/index.ts';
+import type { SymbolId } from '../drawing/symbol.ts';
 import type { Fit } from '../schema/fit.ts';
 import type { OneOf } from './numbered.ts';
 import type { Doing } from './hazards.ts';
@@ -137,6 +138,8 @@ export interface MachineState {
 /** `Has` are figures that it always has, `May` those that a fault adds or only some of the kind have. */
 export interface PartKind<Has extends string = string, May extends string = never> {
   readonly kind: string;
+  /** What stands for it in a wiring diagram. */
+  readonly symbol: SymbolId;
   readonly plates: readonly PlateSpec<Has | May>[];
   readonly faults: readonly FaultMode<Has, May>[];
   readonly repairs: readonly RepairSpec[];

@@ -41,6 +41,8 @@ export interface Trail {
   readonly firing?: (scene: Known, state: MachineState, cylinder: number, sparks: boolean) => FiringPlan;
   /** What has memory on it: how its pressures go over the minutes. */
   readonly slowly?: (scene: Known) => Slow[];
+  /** Parts on a cylinder's high tension, from its coil to its plug. */
+  readonly sparkWay?: (cylinder: number) => readonly string[];
   /** Share of the time that the coil's switch is closed as the engine turns; where a meter can average over it. */
   readonly onShare?: (scene: Known) => number;
 }

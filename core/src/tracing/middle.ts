@@ -8,8 +8,8 @@ const MIDDLE = 0.5;
 /** Every figure in the middle of its band. */
 export const middleFigures = (model: Model): MachineParams => drawSound(model, () => MIDDLE);
 
-/** The machine with every figure in the middle of its band: sound, or with one fault of middle severity. */
-export function middleScene(model: Model, fault?: ModelFault): Scene {
+/** The machine with every figure in the middle of its band: sound, or with one fault, of middle severity unless said. */
+export function middleScene(model: Model, fault?: ModelFault, severity = MIDDLE): Scene {
   const sound = middleFigures(model);
-  return new Scene(model.machine, fault ? withFault(model, sound, fault, MIDDLE) : sound);
+  return new Scene(model.machine, fault ? withFault(model, sound, fault, severity) : sound);
 }

@@ -1,10 +1,12 @@
 import type {
   BookJob,
   Conditions,
+  DrawnState,
   Tried,
   FreeProbe,
   House,
   MachineBody,
+  TrailId,
   UsedAlternator,
   UsedStarter,
   WaveSubject,
@@ -102,6 +104,24 @@ export const useClearing = (machine: MachineBody | undefined, house: House, cels
   );
 type Machine = MachineBody | undefined;
 const of = (machine: MachineBody, house: House) => [machine.fitOut, machine.plates, house];
+export const useDrawing = (machine: Machine, house: House | undefined, trail?: TrailId) =>
+  useAnswer(machine && house ? ['drawing', ...of(machine, house), trail ?? ''] : null, () =>
+    tracer().drawing(machine!, house!, trail),
+  );
+export interface Asked {
+  state: DrawnState;
+  trail?: TrailId | undefined;
+  faultId?: string | undefined;
+  severity?: number | undefined;
+}
+export const useLive = (machine: Machine, house: House | undefined, { state, trail, faultId, severity }: Asked) =>
+  useAnswer(machine && house ? ['live', ...of(machine, house), state, trail, faultId, severity] : null, () =>
+    tracer().live(machine!, house!, state, trail, faultId, severity),
+  );
+export const useLeads = (machine: Machine, house: House | undefined, checkId: string | undefined) =>
+  useAnswer(machine && house && checkId ? ['leads', ...of(machine, house), checkId] : null, () =>
+    tracer().leads(machine!, house!, checkId!),
+  );
 export const useAdvice = (machine: Machine, house: House | undefined) =>
   useAnswer(machine && house ? ['advice', ...of(machine, house)] : null, () => tracer().advice(machine!, house!));
 /** Used parts against one another on this machine. Throw what the computation says. */

@@ -11,6 +11,9 @@ import {
   jobRuler,
   bookView,
   settingsView,
+  drawingView,
+  leadsOf,
+  liveView,
   setUpView,
   sparkBench,
   traceCauses,
@@ -26,11 +29,13 @@ import {
   type BookJob,
   type Complaint,
   type Conditions,
+  type DrawnState,
   type FreeProbe,
   type House,
   type JobEvent,
   type MachineBody,
   type Tracer,
+  type TrailId,
   type Tried,
   type UsedAlternator,
   type UsedStarter,
@@ -108,6 +113,15 @@ const api = {
     answer(() => comparedAlternators(tracers, machine, house, of)),
   starters: (machine: MachineBody, house: House, of: readonly UsedStarter[]) =>
     answer(() => comparedStarters(tracers, machine, house, of)),
+  drawing: (machine: MachineBody, house: House, trail?: TrailId) =>
+    answer(() => drawingView(tracers.for(machine, house).model, trail)),
+  live: (machine: MachineBody, house: House, state: DrawnState, trail?: TrailId, faultId?: string, severity?: number) =>
+    answer(() => liveView(tracers.for(machine, house).model, state, trail, faultId, severity)),
+  leads: (machine: MachineBody, house: House, checkId: string) =>
+    answer(() => {
+      const check = tracers.for(machine, house).model.checks.find((c) => c.id === checkId);
+      return (check && leadsOf(check)) ?? null;
+    }),
   model: async (machine: MachineBody, house: House) => {
     await recalled(machine, house);
     return answer(() => modelView(tracers, machine, house));

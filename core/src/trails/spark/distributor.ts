@@ -104,3 +104,13 @@ export function distributorPath(place: SparkPlace, cylinder: number): string[] {
   const toPlugLead = [...toLead, 'cap', 'rotor', idOf('lead', cylinder)];
   return place === 'plug lead' ? toPlugLead : [...toPlugLead, idOf('plug', cylinder), 'plugs'];
 }
+
+/** High tension of a cylinder, part by part. */
+export const distributorWay = (cylinder: number): string[] => [
+  'coil',
+  'coil-lead',
+  'cap',
+  'rotor',
+  idOf('lead', cylinder),
+  idOf('plug', cylinder),
+];

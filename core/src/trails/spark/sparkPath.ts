@@ -46,6 +46,13 @@ export const ownCoilPath = (place: SparkPlace, cylinder: number): string[] => [
   ...(place === 'plug' ? [idOf('plug', cylinder), 'plugs'] : []),
 ];
 
+/** Of a coil of the cylinder's own: its high tension, part by part. */
+export const ownWay = (cylinder: number): string[] => [
+  idOf('coil', cylinder),
+  idOf('lead', cylinder),
+  idOf('plug', cylinder),
+];
+
 /** Volts a place asks of the coil, before the gaps on the way there. */
 export function askedVolts(scene: Known, place: SparkPlace, cylinder: number, gapMetres?: number): number {
   if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);

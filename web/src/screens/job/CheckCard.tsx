@@ -1,5 +1,5 @@
 import { formatBand, TRY_IT, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
-import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2 } from 'lucide-react';
+import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2, Waypoints } from 'lucide-react';
 import { Link } from 'react-router';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
@@ -30,6 +30,8 @@ interface Props {
   onChoose: (checkId: string) => void;
   /** Where the same check stands in large figures. */
   yard?: string;
+  /** Its leads on the machine's wiring, for a check that has some. */
+  wiring?: string;
   /** Ways of failing that can be laid on the ruler besides those that it tells apart. */
   faults?: ModelView['faults'];
   onAdd?: (faultId: string) => void;
@@ -68,6 +70,7 @@ export function CheckCard({
   alternatives,
   onChoose,
   yard,
+  wiring,
   faults = [],
   onAdd,
   children,
@@ -84,6 +87,16 @@ export function CheckCard({
           <h2 className="text-xl">{check.label}</h2>
           <span className="text-[14px] text-soft">{why(rank, isNext, proving, unproposed)}</span>
         </div>
+        {wiring && (
+          <Link
+            to={wiring}
+            aria-label="Wiring: where the leads go"
+            title="Wiring"
+            className="-my-2 grid size-12 shrink-0 place-items-center self-center rounded-lg hover:bg-sunk"
+          >
+            <Waypoints aria-hidden className="size-5" />
+          </Link>
+        )}
         {yard && (
           <Link
             to={yard}

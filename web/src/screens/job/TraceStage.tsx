@@ -188,6 +188,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
             }
             busy={trace.isLoading}
             yard={`/jobs/${stored.id}/yard?check=${chosen}`}
+            wiring={`/machines/${stored.machineId}/drawing?job=${stored.id}&check=${chosen}`}
             entry={entry}
             opened={trace.data.opened}
             alternatives={ranked.filter((r) => r.id !== chosen).slice(0, 2)}

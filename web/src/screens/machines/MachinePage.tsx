@@ -1,4 +1,4 @@
-import { Download, Plus, Printer } from 'lucide-react';
+import { Download, Plus, Printer, Waypoints } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { toast } from 'sonner';
@@ -80,6 +80,9 @@ export function MachinePage() {
               </Button>
             </>
           )}
+          <LinkButton to={`/machines/${id}/drawing`}>
+            <Waypoints aria-hidden className="size-5" /> Wiring
+          </LinkButton>
           <a
             className="inline-flex min-h-12 items-center gap-2 rounded-lg border-[1.5px] border-soft px-4 hover:bg-sunk"
             href={`/api/machines/${id}/export?photos=true`}

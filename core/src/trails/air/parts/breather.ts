@@ -3,6 +3,7 @@ import { between, type PartKind } from '../../../machine/part.ts';
 /** A valve that leads the crankcase’s vapours into the manifold: a small leak that is meant, and no more. */
 export const breather: PartKind<'leakShare' | 'openShare'> = {
   kind: 'crankcase valve',
+  symbol: 'none',
   plates: [
     {
       id: 'leakShare',

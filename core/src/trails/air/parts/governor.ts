@@ -3,6 +3,7 @@ import { between, type PartKind } from '../../../machine/part.ts';
 /** Weights, spring and linkage that move the throttle so that the speed stays. */
 export const governor: PartKind<'drag' | 'pull'> = {
   kind: 'governor',
+  symbol: 'none',
   plates: [
     {
       id: 'drag',

@@ -9,6 +9,7 @@ const kind = <Has extends string>(
   faults: readonly FaultMode<NoInfer<Has>>[],
 ): PartKind<Has> => ({
   kind: name,
+  symbol: 'none',
   plates: [
     {
       id: figure.id,

@@ -14,6 +14,7 @@ import type { Element } from '../../../network/index.ts';
 /** V-belt from the crank. Slack, it slips the more the more is asked. */
 export const belt: PartKind<'deflectionMetres' | 'carried'> = {
   kind: 'belt',
+  symbol: 'none',
   plates: [
     {
       id: 'deflectionMetres',
@@ -55,6 +56,7 @@ export const belt: PartKind<'deflectionMetres' | 'carried'> = {
 /** The thick wire from the machine to the battery, with its plugs and fuse. */
 export const chargeWire: PartKind<'ohms'> = {
   kind: 'charge wire',
+  symbol: 'wire',
   plates: [
     {
       id: 'ohms',
@@ -100,6 +102,7 @@ const exciterElements = (p: Figures<never, 'watts' | 'out' | 'ohms'>, { id, node
 /** Filament between the key and the machine; where a resistor is in its place it cannot blow. */
 export const chargeLamp: PartKind<'watts', 'out' | 'led' | 'ohms' | 'off'> = {
   kind: 'charge lamp',
+  symbol: 'lamp',
   plates: [{ id: 'watts', label: 'Power', dimension: 'ratio', typical: () => ({ low: 2.2, high: 3 }) }],
   repairs: [
     { id: 'bulb', label: 'Replace the bulb', minutes: 8, money: 1 },
@@ -138,6 +141,7 @@ export const chargeLamp: PartKind<'watts', 'out' | 'led' | 'ohms' | 'off'> = {
 /** In place of a lamp: what starts the machine where an ammeter, or nothing, tells. */
 export const exciteResistor: PartKind<'ohms'> = {
   kind: 'exciting resistor',
+  symbol: 'resistor',
   plates: [
     {
       id: 'ohms',
@@ -171,6 +175,7 @@ export function wattsOf(fit: Fit): number {
 /** All that the machine takes as it runs, as one load; off where a check says so. */
 export const consumers: PartKind<never> = {
   kind: 'consumers',
+  symbol: 'load',
   plates: [],
   repairs: [],
   faults: [],
@@ -185,6 +190,7 @@ export const consumers: PartKind<never> = {
 /** What is always on, and what ought not to be. */
 export const standing: PartKind<'ohms'> = {
   kind: 'standing drain',
+  symbol: 'load',
   plates: [
     {
       id: 'ohms',
@@ -211,6 +217,7 @@ export const standing: PartKind<'ohms'> = {
 /** Lamps on a coil that charges nothing: they hold its volts down. */
 export const lamps: PartKind<'watts'> = {
   kind: 'lamps',
+  symbol: 'lamp',
   plates: [{ id: 'watts', label: 'Lamps, all on', dimension: 'ratio', typical: () => ({ low: 30, high: 40 }) }],
   repairs: [{ id: 'bulb', label: 'Replace the lamp', minutes: 5, money: 3 }],
   faults: [{ id: 'blown', label: 'blown', weight: 3, repair: 'bulb', apply: (p) => ({ ...p, watts: 1e-9 }) }],

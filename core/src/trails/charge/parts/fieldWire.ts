@@ -3,6 +3,7 @@ import { inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/p
 /** Wire between a generator's field terminal and its regulator box: a few amperes. */
 export const fieldWire: PartKind<'ohms' | 'earthOhms'> = {
   kind: 'field wire',
+  symbol: 'none',
   plates: [
     {
       id: 'ohms',

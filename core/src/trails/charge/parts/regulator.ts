@@ -63,6 +63,7 @@ const sense: FaultMode<Regulated, 'dead' | 'senseVolts'> = {
 /** A transistor regulator, in the machine or in a box of its own. */
 export const regulator: PartKind<Regulated, 'dead'> = {
   kind: 'regulator',
+  symbol: 'none',
   plates: [setting(13.9, 14.5), warmth],
   repairs: [{ id: 'replace', label: 'Replace the regulator', minutes: 30, money: 45 }],
   faults: faults('replace'),
@@ -77,6 +78,7 @@ export const regulatorApart: PartKind<Regulated, 'dead' | 'senseVolts'> = {
 /** Vibrating contacts in a box, beside the cut-out. */
 export const regulatorBox: PartKind<Regulated, 'dead'> = {
   kind: 'regulator box',
+  symbol: 'none',
   plates: [setting(13.9, 14.6), warmth],
   repairs: [
     { id: 'set', label: 'Clean and set the regulator’s contacts', minutes: 35, money: 0 },
@@ -90,6 +92,7 @@ const SOUND_LEAK_OHMS = 3e5;
 /** Rectifier and regulator of a flywheel's coils in one block of cast metal. */
 export const regulatorRectifier: PartKind<Regulated, 'dead' | 'leakOhms'> = {
   kind: 'regulator-rectifier',
+  symbol: 'rectifier',
   plates: [setting(14, 14.6), warmth],
   repairs: [{ id: 'replace', label: 'Replace the regulator-rectifier', minutes: 25, money: 95 }],
   faults: [
@@ -111,6 +114,7 @@ export const regulatorRectifier: PartKind<Regulated, 'dead' | 'leakOhms'> = {
 /** The regulator's own earth: it measures against it. */
 export const regulatorEarth: PartKind<'ohms'> = {
   kind: 'regulator earth',
+  symbol: 'none',
   plates: [
     {
       id: 'ohms',
@@ -153,6 +157,7 @@ export const regulatorEarth: PartKind<'ohms'> = {
 /** Closes once the generator stands above the battery; nodes `a` generator, `b` battery side. `closes` is put in. */
 export const cutOut: PartKind<'ohms', 'stays' | 'closesIdle' | 'closesFast'> = {
   kind: 'cut-out',
+  symbol: 'relay',
   plates: [
     {
       id: 'ohms',

@@ -116,6 +116,7 @@ const field: PlateSpec<'fieldOhms'> = {
 /** Two-brush generator: armature, shunt field, the magnetism that is left in its iron. Nodes `a` armature, `b` earth. */
 export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residual', 'worn' | 'share' | PutIn> = {
   kind: 'generator',
+  symbol: 'generator',
   plates: [
     ...plates('Armature'),
     field,
@@ -180,6 +181,7 @@ export const alternator: PartKind<
   'worn' | 'openLeg' | 'share' | 'feedsOhms' | 'ripple' | 'openDiode' | 'shortedDiode' | 'leakOhms' | PutIn
 > = {
   kind: 'alternator',
+  symbol: 'generator',
   plates: [...plates('Stator, a phase'), { ...field, label: 'Rotor, ring to ring' }],
   repairs: repairs('alternator', 170),
   faults: [

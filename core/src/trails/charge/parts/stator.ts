@@ -60,6 +60,7 @@ const stator = (
   legs: 1 | 3,
 ): PartKind<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength', 'share' | 'openLeg' | 'shortedLeg' | PutIn> => ({
   kind,
+  symbol: 'winding',
   plates: statorPlates(legs === 3 ? 'A phase' : 'The coil'),
   repairs: [
     { id: 'replace', label, minutes: 110, money: 130 },

@@ -25,6 +25,7 @@ const HEAD = { id: 'head', label: 'Take the head off, grind or renew the valve',
 /** Rings and bore of one cylinder. */
 const rings: PartKind<'leakSquareMetres', 'oil'> = {
   kind: 'piston rings',
+  symbol: 'none',
   plates: [leak(0.15, 0.4)],
   repairs: [{ id: 'renew', label: 'Piston out: free or renew the rings', minutes: 480, money: 140 }],
   faults: [
@@ -41,6 +42,7 @@ const rings: PartKind<'leakSquareMetres', 'oil'> = {
 /** What wears all bores alike. */
 const bores: PartKind<'leakSquareMetres', 'oil'> = {
   kind: 'bores',
+  symbol: 'none',
   plates: [{ ...leak(0, 0.05), label: 'What wear lets by in each' }],
   repairs: [{ id: 'rebore', label: 'Rebore, new pistons and rings', minutes: 1500, money: 620 }],
   faults: [
@@ -56,6 +58,7 @@ const bores: PartKind<'leakSquareMetres', 'oil'> = {
 };
 const exhaust: PartKind<'leakSquareMetres' | 'clearanceMetres'> = {
   kind: 'exhaust valve',
+  symbol: 'none',
   plates: [
     leak(0, 0.05),
     {
@@ -81,6 +84,7 @@ const exhaust: PartKind<'leakSquareMetres' | 'clearanceMetres'> = {
 };
 const intake: PartKind<'leakSquareMetres', 'sticks'> = {
   kind: 'inlet valve',
+  symbol: 'none',
   plates: [leak(0, 0.05)],
   repairs: [HEAD, { id: 'free', label: 'Free the valve in its guide', minutes: 60, money: 6 }],
   faults: [
@@ -100,6 +104,7 @@ const intake: PartKind<'leakSquareMetres', 'sticks'> = {
 const PAIRS = [1, 2, 3, 4, 5, 6, 7];
 const gasket: PartKind<'leakSquareMetres', 'blows' | 'water' | 'pair'> = {
   kind: 'head gasket',
+  symbol: 'none',
   plates: [leak(0, 0.03)],
   repairs: [{ id: 'renew', label: 'Renew the head gasket, look at both faces', minutes: 280, money: 55 }],
   faults: [
@@ -132,6 +137,7 @@ const gasket: PartKind<'leakSquareMetres', 'blows' | 'water' | 'pair'> = {
 /** What has built up on pistons and head. */
 const chambers: PartKind<'carbon'> = {
   kind: 'combustion chambers',
+  symbol: 'none',
   plates: [
     {
       id: 'carbon',
@@ -158,6 +164,7 @@ const chambers: PartKind<'carbon'> = {
 /** Seals of a two-stroke's crankcase: what is drawn in beside the carburettor. */
 const crankcase: PartKind<'leakSquareMetres'> = {
   kind: 'crankcase',
+  symbol: 'none',
   plates: [{ ...leak(0.0002, 0.002), label: 'What its seals let by' }],
   repairs: [{ id: 'seals', label: 'Renew the crankshaft’s seals', minutes: 180, money: 24 }],
   faults: [{ id: 'leaks', label: 'seals leak', weight: 3, repair: 'seals', apply: leaks(0.7, 4) }],
@@ -172,6 +179,7 @@ const share = (label: string, low: number): PlateSpec<'share'> => ({
 });
 const reeds: PartKind<'share'> = {
   kind: 'reed valve',
+  symbol: 'none',
   plates: [share('Share of what is drawn in that stays', 0.96)],
   repairs: [{ id: 'renew', label: 'Renew the reed petals', minutes: 45, money: 28 }],
   faults: [
@@ -187,6 +195,7 @@ const reeds: PartKind<'share'> = {
 };
 const port: PartKind<'share'> = {
   kind: 'exhaust port',
+  symbol: 'none',
   plates: [share('Share that is open', 0.93)],
   repairs: [{ id: 'clear', label: 'Scrape the exhaust port clear', minutes: 60, money: 3 }],
   faults: [

@@ -8,6 +8,7 @@ export const perHundredAmps = (fit: Parameters<typeof startingOf>[0]): number =>
 /** The thick cable to the starter, with its ends. */
 export const starterCable: PartKind<'ohms', 'rotten'> = {
   kind: 'starter cable',
+  symbol: 'wire',
   plates: [
     {
       id: 'ohms',

@@ -16,6 +16,7 @@ const poor = (severity: number, { crank, volts }: Fit): number =>
 /** The start contact of the key, or a button: closed only while the engine is to be turned. */
 export const startSwitch: PartKind<'ohms', 'stuck'> = {
   kind: 'start switch',
+  symbol: 'switch',
   plates: [contact('Contact')],
   repairs: [{ id: 'replace', label: 'Replace the start switch', minutes: 25, money: 25 }],
   faults: [
@@ -59,6 +60,7 @@ export const startSwitch: PartKind<'ohms', 'stuck'> = {
 /** A switch that must be closed before the starter is let turn. */
 export const startInterlock: PartKind<'ohms'> = {
   kind: 'start interlock',
+  symbol: 'switch',
   exchanged: true,
   plates: [contact('Contact')],
   repairs: [{ id: 'replace', label: 'Set or replace the interlock', minutes: 20, money: 15 }],
@@ -85,6 +87,7 @@ export const startInterlock: PartKind<'ohms'> = {
 /** A wire of the start circuit: tens of amperes for a moment. */
 export const startWire: PartKind<'ohms'> = {
   kind: 'start wire',
+  symbol: 'wire',
   plates: [contact('Resistance')],
   repairs: [{ id: 'remake', label: 'Remake the wire’s ends', minutes: 12, money: 3 }],
   faults: [
@@ -110,6 +113,7 @@ export const startWire: PartKind<'ohms'> = {
 /** The wire that feeds start switch and heat alike: with the heat on it carries both. */
 export const sharedFeed: PartKind<'ohms'> = {
   kind: 'shared feed',
+  symbol: 'wire',
   plates: [
     {
       id: 'ohms',
@@ -143,6 +147,7 @@ export const sharedFeed: PartKind<'ohms'> = {
 /** A fused lead that a helper holds from the live clamp to the small terminal for the check that says so. */
 export const startJump: PartKind<never> = {
   kind: 'start jumper',
+  symbol: 'none',
   plates: [],
   repairs: [],
   faults: [],

@@ -3,6 +3,7 @@ import { between, type PartKind } from '../../../machine/part.ts';
 /** A lever or cable that holds a valve off its seat while the engine is turned over, and lets it shut to fire. */
 export const decompressor: PartKind<'leakSquareMetres' | 'lifts'> = {
   kind: 'decompressor',
+  symbol: 'none',
   plates: [
     {
       id: 'leakSquareMetres',

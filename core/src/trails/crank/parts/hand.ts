@@ -3,6 +3,7 @@ import { between, type PartKind } from '../../../machine/part.ts';
 /** Cord and pawls, a kick lever, or a crank: what a person turns the engine with. */
 export const handStart: PartKind<'newtonMetres' | 'grip'> = {
   kind: 'hand start',
+  symbol: 'none',
   plates: [
     {
       id: 'newtonMetres',

@@ -4,6 +4,7 @@ import { PREHEAT_FEED } from '../heating.ts';
 /** Relay or timer of the preheating, its strip fuse and its wire. */
 export const heatFeed: PartKind<'ohms'> = {
   kind: 'preheating feed',
+  symbol: 'relay',
   plates: [
     {
       id: 'ohms',
@@ -36,6 +37,7 @@ export const heatFeed: PartKind<'ohms'> = {
 /** Glow plugs or a heater in the intake, as one load: on while it cranks, and while its feed is told to heat. */
 export const heat: PartKind<'amps', 'alive'> = {
   kind: 'preheating',
+  symbol: 'heater',
   plates: [
     {
       id: 'amps',

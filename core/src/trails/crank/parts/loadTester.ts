@@ -7,6 +7,7 @@ const UNDER_LOAD = 0.8;
 /** A carbon pile or coil that a helper clips to the posts: it draws about what the starter does. */
 export const loadTester: PartKind<never> = {
   kind: 'load tester',
+  symbol: 'none',
   plates: [],
   repairs: [],
   faults: [],

@@ -8,6 +8,7 @@ export const starterMotor: PartKind<
   'worn' | 'braked' | 'stillTorque' | 'torquePerRadian'
 > = {
   kind: 'starter motor',
+  symbol: 'motor',
   plates: [
     {
       id: 'ohms',
@@ -88,6 +89,7 @@ export const starterMotor: PartKind<
 /** Pinion, clutch and ring gear. Nothing of it carries current. */
 export const starterDrive: PartKind<'grip' | 'gone', 'jammed'> = {
   kind: 'starter drive',
+  symbol: 'none',
   plates: [
     {
       id: 'grip',
@@ -140,6 +142,7 @@ export const starterDrive: PartKind<'grip' | 'gone', 'jammed'> = {
 /** The engine as the starter feels it. */
 export const crankedEngine: PartKind<'stillTorque' | 'torquePerRadian', 'locked' | 'stiff' | 'thick'> = {
   kind: 'engine to be turned',
+  symbol: 'none',
   plates: [
     {
       id: 'stillTorque',

@@ -11,6 +11,7 @@ export const isIn = ({ state, id }: PartContext): boolean => state.at?.[id] === 
  */
 export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdVolts' | 'contactOhms', 'welded'> = {
   kind: 'starter solenoid',
+  symbol: 'relay',
   plates: [
     {
       id: 'pullOhms',
@@ -112,6 +113,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
 /** A relay between the key and the solenoid's small terminal. Nodes: `a`, `b` its contact, `s` and `earth` its coil. */
 export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms', 'welded'> = {
   kind: 'start relay',
+  symbol: 'relay',
   plates: [
     {
       id: 'coilOhms',

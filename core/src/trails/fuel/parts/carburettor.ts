@@ -11,6 +11,7 @@ const clean = { id: 'clean', label: 'Strip and clean the carburettor', minutes: 
 
 export const needle: PartKind<'squareMetres' | 'leakSquareMetres'> = {
   kind: 'needle and seat',
+  symbol: 'none',
   plates: [
     {
       id: 'squareMetres',
@@ -43,6 +44,7 @@ export const needle: PartKind<'squareMetres' | 'leakSquareMetres'> = {
 };
 export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
   kind: 'float',
+  symbol: 'none',
   plates: [hidden('high', 'Level over what it should be', -0.04, 0.04)],
   repairs: [
     { id: 'renew', label: 'Renew the float', minutes: 45, money: 14 },
@@ -90,6 +92,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
 };
 const jet = (kind: string, weight: number): PartKind<'blocked'> => ({
   kind,
+  symbol: 'none',
   plates: [hidden('blocked', 'Share that is blocked', 0, 0.03)],
   repairs: [clean],
   faults: [
@@ -108,6 +111,7 @@ export const mainJet = jet('main jet', 1.5);
 
 export const choke: PartKind<'closes' | 'opens'> = {
   kind: 'choke',
+  symbol: 'none',
   plates: [
     hidden('closes', 'Whether it closes for a cold start', 1, 1),
     hidden('opens', 'Whether it opens again', 1, 1),
@@ -136,6 +140,7 @@ export const choke: PartKind<'closes' | 'opens'> = {
 /** Where the air over the fuel in the bowl comes in: shut, fuel neither flows in freely nor out. */
 export const bowlVent: PartKind<'openShare'> = {
   kind: 'bowl vent',
+  symbol: 'none',
   plates: [hidden('openShare', 'Share that is open', 0.9, 1)],
   repairs: [{ id: 'clear', label: 'Clear the float bowl vent', minutes: 12, money: 0 }],
   faults: [
@@ -152,6 +157,7 @@ export const bowlVent: PartKind<'openShare'> = {
 
 export const accelerator: PartKind<'squirts'> = {
   kind: 'accelerator pump',
+  symbol: 'none',
   plates: [hidden('squirts', 'Whether it squirts', 1, 1)],
   repairs: [{ id: 'renew', label: 'Renew the accelerator pump’s diaphragm or leather', minutes: 30, money: 9 }],
   faults: [

@@ -4,6 +4,7 @@ import { hidden } from './carburettor.ts';
 /** A solenoid in the carburettor: with the key on it draws its needle back and lets the idle passages flow. */
 export const idleCutOff: PartKind<'shut' | 'fed'> = {
   kind: 'idle cut-off',
+  symbol: 'none',
   plates: [
     hidden('shut', 'Share of the idle passages held shut', 0, 0.02),
     hidden('fed', 'Whether it has volts', 1, 1),

@@ -13,6 +13,7 @@ const enriched: FaultMode<Own> = {
 /** One of several carburettors, as far as it differs from its fellows. */
 export const ownCarburettor: PartKind<Own> = {
   kind: 'one of several carburettors',
+  symbol: 'none',
   plates: [
     hidden('idleBlocked', 'Share of its idle passages that is blocked', 0, 0.03),
     hidden('mainBlocked', 'Share of its main jet that is blocked', 0, 0.03),

@@ -53,6 +53,7 @@ const drainsBack: PumpFault = {
 
 const pump = (kind: string, faults: readonly PumpFault[], money: number): PartKind<PumpFigure, PumpMay> => ({
   kind,
+  symbol: 'none',
   plates: [
     { id: 'pascals', label: 'Pressure', dimension: 'pressure', typical: pressureOf },
     {

@@ -30,6 +30,7 @@ const headOf = (fit: Fit): { low: number; high: number } =>
 
 export const tank: PartKind<'level' | 'light' | 'water' | 'headMetres' | 'cubicMetres', 'oil' | 'lean'> = {
   kind: 'fuel tank',
+  symbol: 'none',
   plates: [
     { ...hidden('level', 'Share that is full', 'ratio', 0.3, 0.9), most: 0.97 },
     hidden('light', 'Light part left in the fuel', 'ratio', 0.9, 1),
@@ -101,6 +102,7 @@ const shutVent = (fit: Fit, severity: number): number => ventNeeds(fit) * logBet
 
 export const vent: PartKind<'squareMetres'> = {
   kind: 'tank vent',
+  symbol: 'none',
   plates: [hidden('squareMetres', 'Free area', 'ratio', 0.6e-6, 2e-6)],
   repairs: [{ id: 'clear', label: 'Clear the tank’s vent', minutes: 10, money: 0 }],
   faults: [
@@ -118,6 +120,7 @@ export const vent: PartKind<'squareMetres'> = {
 /** The line that leads a sealed tank’s vapour away, and the check valve in it that lets air back in. */
 export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
   kind: 'vapour line',
+  symbol: 'none',
   plates: vent.plates,
   repairs: [
     { id: 'valve', label: 'Renew the check valve of the vapour line', minutes: 20, money: 14 },
@@ -157,6 +160,7 @@ export const blocked = (weight: number, repair: string, label = 'blocked') => ({
 /** The gauze on the pick-up in the tank. */
 export const strainer: PartKind<'squareMetres'> = {
   kind: 'tank strainer',
+  symbol: 'none',
   // A gauze as wide as a thumb: it takes next to nothing of the way.
   plates: [
     {
@@ -171,6 +175,7 @@ export const strainer: PartKind<'squareMetres'> = {
 
 export const tap: PartKind<'squareMetres'> = {
   kind: 'fuel tap',
+  symbol: 'none',
   plates: [area('Free area')],
   repairs: [{ id: 'clean', label: 'Clean tap and strainer', minutes: 25, money: 2 }],
   faults: [blocked(2, 'clean', 'shut, or its strainer blocked')],
@@ -178,6 +183,7 @@ export const tap: PartKind<'squareMetres'> = {
 };
 export const line: PartKind<'squareMetres' | 'airShare', 'vapour'> = {
   kind: 'fuel line',
+  symbol: 'none',
   plates: [area('Free area'), hidden('airShare', 'Share of air that it sucks', 'ratio', 0, 0)],
   repairs: [
     { id: 'renew', label: 'Renew the fuel hose and its clamps', minutes: 25, money: 12 },
@@ -207,6 +213,7 @@ export const line: PartKind<'squareMetres' | 'airShare', 'vapour'> = {
 };
 export const filter: PartKind<'squareMetres'> = {
   kind: 'fuel filter',
+  symbol: 'none',
   plates: [area('Free area')],
   repairs: [{ id: 'renew', label: 'Renew the fuel filter', minutes: 10, money: 6 }],
   faults: [blocked(2.5, 'renew')],
@@ -214,6 +221,7 @@ export const filter: PartKind<'squareMetres'> = {
 };
 export const bulb: PartKind<'squareMetres' | 'holds'> = {
   kind: 'primer bulb',
+  symbol: 'none',
   plates: [area('Free area'), hidden('holds', 'Whether its valves hold', 'ratio', 1, 1)],
   repairs: [{ id: 'renew', label: 'Renew the primer bulb', minutes: 12, money: 18 }],
   faults: [

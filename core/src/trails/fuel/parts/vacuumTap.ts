@@ -5,6 +5,7 @@ import { blocked, freeArea } from './supply.ts';
 /** A tap with a diaphragm: the manifold’s vacuum opens it, a spring shuts it; on prime it is open by hand. */
 export const vacuumTap: PartKind<'squareMetres' | 'opens' | 'weeps', 'hoseOff'> = {
   kind: 'vacuum fuel tap',
+  symbol: 'none',
   plates: [
     { id: 'squareMetres', label: 'Free area', dimension: 'ratio', typical: freeArea, hidden: true },
     hidden('opens', 'How far vacuum opens it', 0.95, 1),

@@ -28,6 +28,7 @@ const failing = (repair: string): FaultMode<'ohms'>[] => [
 /** Something that an earlier owner put into the feed: a box, a relay's contacts, an alarm. */
 export const addedBox: PartKind<'ohms'> = {
   kind: 'added box',
+  symbol: 'box',
   plates: [ohms(0.02, 0.12, true)],
   repairs: [{ id: 'remove', label: 'Take out what was added and join the wire', minutes: 15, money: 3 }],
   faults: failing('remove'),
@@ -40,6 +41,7 @@ export const addedResistor: PartKind<'ohms'> = { ...addedBox, kind: 'added resis
 /** Neutral, seat or tether switch in the feed. */
 export const interlock: PartKind<'ohms'> = {
   kind: 'interlock switch',
+  symbol: 'switch',
   plates: [ohms(0.01, 0.06, true)],
   repairs: [{ id: 'replace', label: 'Replace or set the interlock switch', minutes: 20, money: 18 }],
   faults: failing('replace'),
@@ -49,6 +51,7 @@ export const interlock: PartKind<'ohms'> = {
 /** Capacitor against radio noise on the coil's feed; shorted, it blows the fuse as a chafed wire does. */
 export const suppressor: PartKind<'farads' | 'leakOhms'> = {
   kind: 'suppression capacitor',
+  symbol: 'capacitor',
   plates: [
     {
       id: 'farads',

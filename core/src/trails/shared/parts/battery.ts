@@ -6,6 +6,7 @@ const TAKES_OHMS = 0.4;
 /** Resting volts against charge at 25 °C: 12.7 full … 11.8 flat; halved for six volts. */
 export const battery: PartKind<'restVolts' | 'ohms', 'chargeOhms'> = {
   kind: 'battery',
+  symbol: 'battery',
   exchanged: true,
   plates: [
     {

@@ -17,6 +17,7 @@ const broken = (weight: number) =>
 /** A wire and its two ends: open, corroded, or chafed through to earth. */
 export const wire: PartKind<'ohms' | 'earthOhms'> = {
   kind: 'wire',
+  symbol: 'wire',
   plates: [
     {
       id: 'ohms',
@@ -60,6 +61,7 @@ export const wire: PartKind<'ohms' | 'earthOhms'> = {
 /** A clamp or strap that carries the starter's current. */
 export const heavyJoint: PartKind<'ohms'> = {
   kind: 'heavy joint',
+  symbol: 'joint',
   plates: [
     {
       id: 'ohms',
@@ -97,6 +99,7 @@ export const heavyJoint: PartKind<'ohms'> = {
 /** The distributor body's way to the engine: a pigtail and the clamp. */
 export const bodyEarth: PartKind<'ohms'> = {
   kind: 'body earth',
+  symbol: 'joint',
   plates: [
     {
       id: 'ohms',

@@ -2,6 +2,7 @@ import { logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 
 export const fuse: PartKind<'ratedAmps' | 'ohms' | 'holderOhms'> = {
   kind: 'fuse',
+  symbol: 'fuse',
   exchanged: true,
   plates: [
     { id: 'ratedAmps', label: 'Rating', dimension: 'current', typical: () => ({ low: 15, high: 15 }) },

@@ -6,6 +6,7 @@ const told = (startOpen: number | undefined, { key, at }: MachineState, id: stri
 
 export const ignitionSwitch: PartKind<'ohms', 'staysOn' | 'startOpen'> = {
   kind: 'ignition switch',
+  symbol: 'switch',
   plates: [
     {
       id: 'ohms',

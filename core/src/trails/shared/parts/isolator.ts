@@ -3,6 +3,7 @@ import { inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/p
 /** A master switch in the battery’s live cable: all that the machine draws goes through it. */
 export const isolator: PartKind<'ohms', 'off'> = {
   kind: 'battery isolator',
+  symbol: 'switch',
   plates: [
     {
       id: 'ohms',

@@ -3,6 +3,7 @@ import { logBetween, type PartKind } from '../../../machine/part.ts';
 /** All joints of a feed at once: none is bad, each takes a little. What `eachOhms` adds is put into the joints themselves. */
 export const joints: PartKind<'eachOhms'> = {
   kind: 'joints of a feed',
+  symbol: 'none',
   plates: [
     {
       id: 'eachOhms',

@@ -3,6 +3,7 @@ import type { PartKind } from '../../../machine/part.ts';
 /** The starter as the ignition feels it: a load that pulls the battery down while cranking. */
 export const starter: PartKind<'ohms'> = {
   kind: 'starter',
+  symbol: 'motor',
   plates: [
     {
       id: 'ohms',
@@ -21,6 +22,7 @@ export const starter: PartKind<'ohms'> = {
 /** The warning lamp on the dash: fed by the switch, earthed through the engine. */
 export const warningLamp: PartKind<'watts'> = {
   kind: 'warning lamp',
+  symbol: 'lamp',
   plates: [
     { id: 'watts', label: 'Lamp power', dimension: 'ratio', typical: () => ({ low: 2, high: 2.4 }), hidden: true },
   ],

@@ -1,3 +1,4 @@
+import { ownWay } from '../sparkPath.ts';
 import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
@@ -31,7 +32,12 @@ const parts = (fit: Fit, site: Site): PartInstance[] => [
     label: 'Ignition pack',
     station: 'pack',
     kind: PARTS.batteryPack,
-    nodes: { in: 'pack-in', trigger: 'trg-in', earth: 'pack-earth' },
+    nodes: {
+      in: 'pack-in',
+      trigger: 'trg-in',
+      earth: 'pack-earth',
+      ...Object.fromEntries(Array.from({ length: fit.cylinders }, (_, i) => [`out${i + 1}`, `out-${i + 1}`])),
+    },
     fails: [
       'dead',
       'weak',
@@ -69,6 +75,7 @@ export const batteryDischarge: TrailKind = {
       settle: settleSupply,
       offers: sparkOffers(dischargeSpark, supplyOffers(fit)),
       firing: dischargeFiring,
+      sparkWay: ownWay,
       onShare: () => 0.5,
     };
   },

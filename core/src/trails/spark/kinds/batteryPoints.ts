@@ -7,7 +7,13 @@ import { arcOhms, parallel } from '../parts/points.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { closedSeconds } from '../../../ignition/index.ts';
 import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpark.ts';
-import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts, settleShaft } from '../distributor.ts';
+import {
+  DISTRIBUTOR_STATIONS,
+  distributorOffers,
+  distributorParts,
+  settleShaft,
+  distributorWay,
+} from '../distributor.ts';
 import { revCounterPart } from '../revCounterPart.ts';
 import type { Known } from '../../../machine/known.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
@@ -89,6 +95,7 @@ export const batteryPoints: TrailKind = {
       settle: (found, params) => settleSupply(found, settleWorn(fit, settleShaft(params))),
       offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
       firing: coilFiring({ breaker }),
+      sparkWay: distributorWay,
       onShare: (scene) => (figuresAt(scene.params, 'points').dwellDegrees * fit.cylinders) / 360,
     };
   },

@@ -9,7 +9,7 @@ import { dischargeOf, dischargeSpark, FED_RPM, isFired } from '../dischargeSpark
 import { crankshaftRpm } from '../generated.ts';
 import type { Known } from '../../../machine/known.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
-import { askedVolts, ownCoilPath, plugOf, sparkPath } from '../sparkPath.ts';
+import { askedVolts, ownCoilPath, plugOf, sparkPath, ownWay } from '../sparkPath.ts';
 import { coilStations, endsOfSpark, FLYWHEEL, stopLine, triggerLine } from '../trailEnds.ts';
 
 const into = (name: string) => ({ name, joins: 'pack' });
@@ -78,7 +78,12 @@ function parts(fit: Fit): PartInstance[] {
       label: 'Power pack',
       station: 'pack',
       kind: PARTS.pack,
-      nodes: { in: 'pack-in', trigger: 'trg-in', earth: 'pack-earth' },
+      nodes: {
+        in: 'pack-in',
+        trigger: 'trg-in',
+        earth: 'pack-earth',
+        ...Object.fromEntries(Array.from({ length: fit.cylinders }, (_, i) => [`out${i + 1}`, `out-${i + 1}`])),
+      },
       // One output is the whole pack where there is one.
       fails: ['dead', 'leaky', ...(fit.cylinders > 1 ? channels : [])],
     },
@@ -159,5 +164,6 @@ export const capacitorDischarge: TrailKind = {
       magnetOffers(fit, (scene) => figuresAt(scene.params, 'flywheel').slipDegrees),
     ),
     firing: dischargeFiring,
+    sparkWay: ownWay,
   }),
 };

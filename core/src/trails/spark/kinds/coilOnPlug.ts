@@ -157,6 +157,7 @@ export const coilOnPlug: TrailKind = {
       settle: (found, params) => settleComputer(found, settleSupply(found, params)),
       offers: sparkOffers(spark, supplyOffers(fit)),
       firing,
+      sparkWay: (cylinder) => [idOf('coil', cylinder), idOf('plug', cylinder)],
       onShare: () => 0.3,
     };
   },

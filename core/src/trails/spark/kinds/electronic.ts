@@ -6,7 +6,13 @@ import { addedAt, addedParts, addedStations } from '../../shared/added.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { coilFiring, coilSpark, distributorRpm, type Breaker } from '../coilSpark.ts';
-import { DISTRIBUTOR_STATIONS, distributorOffers, distributorParts, settleShaft } from '../distributor.ts';
+import {
+  DISTRIBUTOR_STATIONS,
+  distributorOffers,
+  distributorParts,
+  settleShaft,
+  distributorWay,
+} from '../distributor.ts';
 import { revCounterPart } from '../revCounterPart.ts';
 import { settleModule } from '../electronicSettle.ts';
 import type { Station, Trail, TrailKind } from '../../../machine/trail.ts';
@@ -163,6 +169,7 @@ function build(kind: 'electronic' | 'conversion', fit: Fit, site: Site): Trail {
     settle: (found, params) => settleModule(found, settleSupply(found, settleWorn(fit, settleShaft(params)))),
     offers: sparkOffers(coilSpark({ breaker }), { ...supplyOffers(fit), ...distributorOffers }),
     firing: coilFiring({ breaker }),
+    sparkWay: distributorWay,
     onShare: () => DWELL.crank,
   };
 }

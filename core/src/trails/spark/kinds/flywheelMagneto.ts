@@ -1,3 +1,4 @@
+import { ownWay } from '../sparkPath.ts';
 import { figuresAt } from '../../../machine/figures.ts';
 import { numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
@@ -84,5 +85,6 @@ export const flywheelMagneto: TrailKind = {
       magnetOffers(fit, (scene) => figuresAt(scene.params, 'flywheel').slipDegrees),
     ),
     firing: magnetoFiring(),
+    sparkWay: ownWay,
   }),
 };

@@ -145,6 +145,7 @@ export const pointsCoils: TrailKind = {
         ...(fit.crank ? {} : { crankingRpm: () => CRANKING_RPM }),
       }),
       firing: coilFiring(driveOf(fit)),
+      sparkWay: (cylinder) => [idOf('coil', unitOf(fit, cylinder)), idOf('lead', cylinder), idOf('plug', cylinder)],
       onShare: (scene) => figuresAt(scene.params, idOf('points', 1)).dwellDegrees / 360,
     };
   },

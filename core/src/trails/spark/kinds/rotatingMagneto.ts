@@ -104,5 +104,6 @@ export const rotatingMagneto: TrailKind = {
       ),
     ),
     firing: magnetoFiring(by),
+    sparkWay: (cylinder) => path('plug', cylinder).filter((id) => id !== 'plugs'),
   }),
 };

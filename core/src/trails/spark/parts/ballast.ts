@@ -2,6 +2,7 @@ import { inLine, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/p
 
 export const ballast: PartKind<'ohms'> = {
   kind: 'ballast',
+  symbol: 'resistor',
   plates: [
     {
       id: 'ohms',
@@ -46,6 +47,7 @@ export const ballast: PartKind<'ohms'> = {
 /** The wire from the starter's solenoid that feeds the coil full voltage while cranking. */
 export const crankingBypass: PartKind<'ohms'> = {
   kind: 'cranking bypass',
+  symbol: 'wire',
   plates: [
     {
       id: 'ohms',

@@ -16,6 +16,7 @@ const wound = (ohms: number, earthOhms: number, id: string, a: string, b: string
 /** Coil under the flywheel that charges the pack; one end on the earth of its core. */
 export const chargeCoil: PartKind<'ohms' | 'voltsPerRpm' | 'earthOhms'> = {
   kind: 'charge coil',
+  symbol: 'winding',
   plates: [
     { id: 'ohms', label: 'Resistance', dimension: 'resistance', typical: () => ({ low: 440, high: 580 }) },
     {
@@ -69,6 +70,7 @@ export const chargeCoil: PartKind<'ohms' | 'voltsPerRpm' | 'earthOhms'> = {
 /** Small coil whose pulse tells the pack when to fire. */
 export const triggerCoil: PartKind<'ohms' | 'peakVolts' | 'earthOhms', 'farFromMagnet'> = {
   kind: 'trigger coil',
+  symbol: 'winding',
   plates: [
     { id: 'ohms', label: 'Resistance', dimension: 'resistance', typical: () => ({ low: 190, high: 260 }) },
     {
@@ -115,6 +117,7 @@ export const triggerCoil: PartKind<'ohms' | 'peakVolts' | 'earthOhms', 'farFromM
 export const pickupCoil: PartKind<'ohms' | 'peakVolts' | 'earthOhms', 'farFromMagnet'> = {
   ...triggerCoil,
   kind: 'pick-up coil',
+  symbol: 'winding',
   plates: [
     { id: 'ohms', label: 'Resistance', dimension: 'resistance', typical: () => ({ low: 500, high: 900 }) },
     {
@@ -135,6 +138,7 @@ export const pickupCoil: PartKind<'ohms' | 'peakVolts' | 'earthOhms', 'farFromMa
 /** Plug and socket in a line of small currents: dirt in it reads well with nothing to carry. */
 export const connector: PartKind<'ohms'> = {
   kind: 'connector',
+  symbol: 'connector',
   plates: [
     {
       id: 'ohms',

@@ -18,6 +18,7 @@ function wrongCoil<F extends Figures<'primaryOhms' | 'henries'>>(p: F, fit: Fit)
 
 export const coil: PartKind<CoilFigure | 'reversed', 'gapVolts'> = {
   kind: 'coil',
+  symbol: 'coil',
   exchanged: true,
   plates: [
     { id: 'primaryOhms', label: 'Primary resistance', dimension: 'resistance', typical: primary },

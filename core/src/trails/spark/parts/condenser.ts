@@ -2,6 +2,7 @@ import { deadShort, logBetween, type PartKind } from '../../../machine/part.ts';
 
 export const condenser: PartKind<'farads' | 'leakOhms'> = {
   kind: 'condenser',
+  symbol: 'capacitor',
   plates: [
     { id: 'farads', label: 'Capacitance', dimension: 'capacitance', typical: () => ({ low: 0.18e-6, high: 0.28e-6 }) },
     {

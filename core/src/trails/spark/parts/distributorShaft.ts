@@ -3,6 +3,7 @@ import { between, type MachineState, type PartKind } from '../../../machine/part
 /** What turns points and rotor: its drive, and the bushes that it runs in. */
 export const distributorShaft: PartKind<'playMetres', 'still'> = {
   kind: 'distributor shaft',
+  symbol: 'none',
   plates: [
     {
       id: 'playMetres',

@@ -11,6 +11,7 @@ export const across = (low: number, high: number): PlateSpec<'acrossMetres'> => 
 /** Flywheel with its magnets and the key that sets it against the crank. */
 export const flywheel: PartKind<'strength' | 'slipDegrees' | 'crankRpm', 'acrossMetres'> = {
   kind: 'flywheel',
+  symbol: 'none',
   plates: [
     {
       id: 'strength',

@@ -3,6 +3,7 @@ import { between, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/
 /** A high-tension lead. Suppression lead is 10–20 kΩ/m; old wire cores read almost nothing. */
 export const htLead: PartKind<'ohms' | 'shuntOhms', 'gapVolts'> = {
   kind: 'high-tension lead',
+  symbol: 'lead',
   plates: [
     {
       id: 'ohms',
@@ -52,6 +53,7 @@ export const htLead: PartKind<'ohms' | 'shuntOhms', 'gapVolts'> = {
 
 export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet'> = {
   kind: 'distributor cap',
+  symbol: 'cap',
   plates: [
     {
       id: 'shuntOhms',
@@ -135,6 +137,7 @@ export const BRIDGED_OHMS = 200;
 /** One plug on one cylinder. */
 export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts' | 'tooHot'> = {
   kind: 'spark plug',
+  symbol: 'plug',
   plates: PLUG_PLATES,
   repairs: [{ id: 'replace', label: 'Clean or replace the plug', minutes: 6, money: 5 }],
   faults: [
@@ -199,6 +202,7 @@ export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts' | '
 /** What has happened to all the plugs at once: flooded, sooted, or all gapped wide. */
 export const plugSet: PartKind<'shuntOhms' | 'extraGap' | 'wets', 'seriesOhms' | 'tooHot' | 'tooCold'> = {
   kind: 'set of plugs',
+  symbol: 'none',
   plates: [
     {
       id: 'shuntOhms',

@@ -6,6 +6,7 @@ import { between, type PartKind } from '../../../machine/part.ts';
  */
 export const highTensionSet: PartKind<'rotorVolts' | 'leadOhms' | 'plugMetres'> = {
   kind: 'cap, rotor, leads and plugs',
+  symbol: 'none',
   plates: [
     {
       id: 'rotorVolts',

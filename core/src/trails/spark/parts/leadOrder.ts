@@ -7,6 +7,7 @@ import type { PartKind } from '../../../machine/part.ts';
  */
 export const leadOrder: PartKind<'swapped', 'crossed'> = {
   kind: 'lead order',
+  symbol: 'none',
   plates: [{ id: 'swapped', label: 'Swapped', dimension: 'ratio', typical: () => ({ low: 0, high: 0 }), hidden: true }],
   repairs: [
     { id: 'sort', label: 'Put the leads in firing order', minutes: 5, money: 0 },

@@ -11,6 +11,7 @@ import {
 /** Transistor that switches the coil, told when by a trigger. `untold` and `unfed` are set where its trigger or its supply fails it. */
 export const module: PartKind<'onOhms' | 'triggerVolts' | 'clampVolts' | 'dead' | 'stuck' | 'untold' | 'unfed'> = {
   kind: 'ignition module',
+  symbol: 'module',
   plates: [
     {
       id: 'onOhms',
@@ -107,6 +108,7 @@ function carries(p: Figures<'stuck' | 'dead' | 'unfed' | 'untold'>, { key, point
 /** The module's feed; an earlier owner may have taken it from behind the ballast. */
 export const moduleFeed: PartKind<'ohms', 'behind'> = {
   kind: 'module feed',
+  symbol: 'wire',
   plates: [
     {
       id: 'ohms',
@@ -158,6 +160,7 @@ export const moduleFeed: PartKind<'ohms', 'behind'> = {
 /** Joint between the module’s base and the engine or body: it carries all of the coil’s current. */
 export const moduleEarth: PartKind<'ohms'> = {
   kind: 'module earth',
+  symbol: 'joint',
   plates: [
     {
       id: 'ohms',
@@ -184,6 +187,7 @@ export const moduleEarth: PartKind<'ohms'> = {
 /** Computer that decides when the module fires; it lights a check lamp and keeps codes. */
 export const engineComputer: PartKind<'dead' | 'untold' | 'triggerVolts'> = {
   kind: 'engine computer',
+  symbol: 'module',
   plates: [
     { id: 'dead', label: 'Commands nothing', dimension: 'ratio', typical: () => ({ low: 0, high: 0 }), hidden: true },
     {

@@ -126,6 +126,7 @@ const faults = <More extends string = never>(
 /** Driven by a pack's discharge: a fraction of an ohm. */
 export const dischargeCoil: OwnCoil<never> = {
   kind: 'discharge coil',
+  symbol: 'coil',
   exchanged: true,
   plates: plates({
     primaryOhms: [0.3, 0.6],
@@ -148,6 +149,7 @@ const wound = faults<'airGapMetres' | 'voltsPerRadian'>(35, 75);
 /** Coil on the laminations beside the flywheel: generates and transforms. */
 export const magnetoCoil: OwnCoil<'airGapMetres' | 'voltsPerRadian'> = {
   kind: 'magneto coil',
+  symbol: 'coil',
   exchanged: true,
   ...wound,
   plates: [

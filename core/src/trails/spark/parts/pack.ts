@@ -30,6 +30,7 @@ const dead = {
 /** Power pack: store, thyristors, one output for each coil. Nothing in it can be measured with a plain meter. */
 export const pack: PartKind<'farads' | 'leakOhms' | 'triggerVolts' | 'limitVolts' | 'dead', DeadOutput> = {
   kind: 'power pack',
+  symbol: 'module',
   plates: [
     {
       id: 'farads',
@@ -84,6 +85,7 @@ export const pack: PartKind<'farads' | 'leakOhms' | 'triggerVolts' | 'limitVolts
 /** Pack that makes its own high voltage from the battery. */
 export const batteryPack: PartKind<'farads' | 'triggerVolts' | 'dead' | 'storeVolts', DeadOutput> = {
   kind: 'battery-fed pack',
+  symbol: 'module',
   repairs: pack.repairs,
   plates: [
     ...pack.plates.filter(
@@ -125,6 +127,7 @@ export const batteryPack: PartKind<'farads' | 'triggerVolts' | 'dead' | 'storeVo
 /** Joint between the pack's case or black wire and the engine. */
 export const packEarth: PartKind<'ohms'> = {
   kind: 'pack earth',
+  symbol: 'joint',
   plates: [
     {
       id: 'ohms',

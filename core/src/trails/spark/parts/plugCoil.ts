@@ -17,6 +17,7 @@ const PLUG_COIL: Readonly<Record<CoilFigure, readonly [number, number]>> = {
 /** Coil that sits on its plug, with the transistor that switches it. */
 export const plugCoil: PartKind<CoilFigure> = {
   kind: 'plug coil',
+  symbol: 'coil',
   exchanged: true,
   plates: coil.plates.flatMap(({ id, ...plate }) => {
     if (!(id in PLUG_COIL)) return [];

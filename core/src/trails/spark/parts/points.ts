@@ -9,6 +9,7 @@ const STILL_OPENS = 0.4;
 export const points: PartKind<'gapMetres' | 'dwellDegrees' | 'ohms' | 'earthOhms' | 'parted', 'edgeMetres' | 'still'> =
   {
     kind: 'breaker points',
+    symbol: 'points',
     plates: [
       {
         id: 'gapMetres',
@@ -132,6 +133,7 @@ export const parallel = (a: number, b: number): number => 1 / (1 / a + 1 / b);
 export const twinPoints: typeof points = {
   ...points,
   kind: 'points of one coil',
+  symbol: 'points',
   plates: points.plates.map((plate) =>
     plate.id === 'dwellDegrees'
       ? { ...plate, typical: () => ({ low: 95, high: 125 }), reach: 2.5 }
@@ -145,6 +147,7 @@ export const twinPoints: typeof points = {
 export const flywheelPoints: typeof points = {
   ...points,
   kind: 'flywheel points',
+  symbol: 'points',
   plates: [
     ...points.plates.map((plate) =>
       plate.id === 'dwellDegrees' ? { ...plate, typical: () => ({ low: 115, high: 140 }), reach: 2.5 } : plate,

@@ -3,6 +3,7 @@ import { deadShort, type PartKind } from '../../../machine/part.ts';
 /** The rev counter and its wire from the coil’s switched side: counting, it draws next to nothing. */
 export const revCounter: PartKind<'ohms'> = {
   kind: 'rev counter',
+  symbol: 'gauge',
   plates: [
     {
       id: 'ohms',

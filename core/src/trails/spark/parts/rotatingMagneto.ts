@@ -7,6 +7,7 @@ const rpm = (low: number, high: number) => () => ({ low, high });
 /** Magnet that turns inside a magneto of its own. */
 export const magnetRotor: PartKind<'strength' | 'acrossMetres' | 'crankRpm'> = {
   kind: 'magnet rotor',
+  symbol: 'none',
   plates: [
     {
       id: 'strength',
@@ -34,6 +35,7 @@ export const magnetRotor: PartKind<'strength' | 'acrossMetres' | 'crankRpm'> = {
 /** Spring and pawls that hold a slow magneto back and snap it through each firing. */
 export const impulseCoupling: PartKind<'snapRpm' | 'stuck', 'lagDegrees'> = {
   kind: 'impulse coupling',
+  symbol: 'none',
   plates: [
     { id: 'snapRpm', label: 'Speed of its snap', dimension: 'ratio', typical: rpm(270, 340), hidden: true },
     { id: 'stuck', label: 'Does not trip', dimension: 'ratio', typical: () => ({ low: 0, high: 0 }), hidden: true },
@@ -63,6 +65,7 @@ export const impulseCoupling: PartKind<'snapRpm' | 'stuck', 'lagDegrees'> = {
 /** How the magneto stands to the engine: one tooth of its drive is some thirty degrees of the crank. */
 export const magnetoDrive: PartKind<'slipDegrees'> = {
   kind: 'magneto drive',
+  symbol: 'none',
   plates: [
     {
       id: 'slipDegrees',

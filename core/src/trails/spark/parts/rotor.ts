@@ -3,6 +3,7 @@ import { between, logBetween, type PartKind } from '../../../machine/part.ts';
 /** Rotor arm; its brass jumps a small gap to each segment. */
 export const rotor: PartKind<'gapVolts' | 'flashVolts', 'carbonOhms' | 'springGone'> = {
   kind: 'rotor',
+  symbol: 'rotor',
   plates: [
     {
       id: 'gapVolts',

@@ -4,6 +4,7 @@ import { camAt } from './distributorShaft.ts';
 /** Hall or optical sensor: earths its signal as the vane passes. `unfed` is set where its supply fails it. */
 export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty' | 'still'> = {
   kind: 'sensor',
+  symbol: 'module',
   plates: [
     {
       id: 'ohms',
@@ -62,6 +63,7 @@ export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty' | 'still'> = {
 /** Signal wire of a sensor: broken, or rubbed through to earth. */
 export const signalWire: PartKind<'ohms' | 'earthOhms'> = {
   kind: 'signal wire',
+  symbol: 'wire',
   plates: [
     {
       id: 'ohms',

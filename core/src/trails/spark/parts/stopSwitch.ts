@@ -8,6 +8,7 @@ const stopped = ({ key, stopHeld, at }: MachineState): boolean =>
 /** Earths the stop wire to kill the engine: key off, button pressed, or tether pulled. */
 export const stopSwitch: PartKind<'earthOhms', 'dead'> = {
   kind: 'stop switch',
+  symbol: 'switch',
   plates: [
     {
       id: 'earthOhms',

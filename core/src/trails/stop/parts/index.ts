@@ -14,6 +14,7 @@ const kind = <Has extends string>(
   faults: readonly FaultMode<NoInfer<Has>>[],
 ): PartKind<Has> => ({
   kind: name,
+  symbol: 'none',
   plates,
   repairs,
   faults,

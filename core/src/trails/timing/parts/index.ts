@@ -30,7 +30,7 @@ const kind = <Has extends string, May extends string = never>(
   plates: readonly PlateSpec<Has>[],
   repairs: PartKind['repairs'],
   faults: readonly FaultMode<Has, May>[],
-): PartKind<Has, May> => ({ kind: name, plates, repairs, faults, elements: () => [] });
+): PartKind<Has, May> => ({ kind: name, symbol: 'none', plates, repairs, faults, elements: () => [] });
 
 /** The distributor in its hole: turned, or put in half a turn out. */
 const body = kind<'baseDegrees' | 'turnedDegrees', 'half'>(

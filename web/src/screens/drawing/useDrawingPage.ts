@@ -1,0 +1,66 @@
+import type { DrawnState, TrailId } from '@pondu/core';
+import { useMemo, useState } from 'react';
+import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
+import { useLaid } from '../../drawing/useLaid.ts';
+import { useDrawing, useLeads, useLive, useModel, useTrace } from '../../tracer/useTracer.ts';
+import { inputOf, nowOf } from '../job/jobInput.ts';
+
+const MIDDLE = 0.5;
+const isState = (text: string | null, states: readonly DrawnState[]): text is DrawnState =>
+  states.some((s) => s === text);
+
+/** What the drawing shows: all of it stands in the page's address, but for the lead that waits for its tap. */
+export function useDrawingPage(machineId: string | undefined, params: URLSearchParams) {
+  const stored = useMachine(machineId);
+  const house = useHouse().data?.house;
+  const job = useJob(params.get('job') ?? undefined);
+  const machine = stored.data?.id === machineId ? stored.data?.machine : undefined;
+  const trail = (params.get('trail') as TrailId | null) ?? undefined;
+  const view = useDrawing(machine, house, trail);
+  const laid = useLaid(view.data?.drawing);
+  const input = job.data && machine && house ? inputOf(job.data, machine, house) : undefined;
+  const model = useModel(input && machine, house);
+  const trace = useTrace(input, job.data ? nowOf(job.data) : { warmth: 'unknown', faultPresent: 'yes' });
+  const next = params.get('check') ?? trace.data?.ranked[0]?.id;
+  const leads = useLeads(machine, house, input ? next : undefined).data ?? undefined;
+
+  const states = view.data?.states ?? [];
+  const asked = params.get('state');
+  const wanted = isState(asked, states) ? asked : leads?.state;
+  const state = wanted && states.includes(wanted) ? wanted : (states.find((s) => s === 'on') ?? states[0] ?? 'off');
+  const faultId = params.get('fault') ?? undefined;
+  const fault = view.data?.faults.find((f) => f.id === faultId);
+  const severity = Number(params.get('bad') ?? MIDDLE);
+  const live = useLive(machine, house, { state, trail, faultId, severity: fault?.graded ? severity : MIDDLE });
+
+  const suspicion = useMemo(() => {
+    const shares = new Map<string, number>();
+    for (const { faultId, share } of trace.data?.suspects ?? []) {
+      const part = view.data?.faults.find((f) => f.id === faultId)?.part;
+      if (part) shares.set(part, (shares.get(part) ?? 0) + share);
+    }
+    return shares;
+  }, [trace.data, view.data]);
+  const [probe, setProbe] = useState<{ live?: string } | undefined>();
+  return {
+    machine,
+    jobId: input && job.data?.id,
+    view: view.data,
+    laid: laid.data,
+    model: model.data,
+    trail,
+    state,
+    fault,
+    faultLabel: fault?.label,
+    severity,
+    live: live.data,
+    leads: probe ? { red: probe.live ?? '', black: '', unplugged: [] } : leads,
+    check: model.data?.checks.find((c) => c.check.id === next)?.check,
+    suspicion,
+    picked: params.get('part') ?? undefined,
+    probe,
+    setProbe,
+    error: (stored.data ? undefined : stored.error) ?? view.error ?? (laid.error as Error | undefined) ?? live.error,
+  };
+}
+export type DrawingPageState = ReturnType<typeof useDrawingPage>;
