@@ -1,6 +1,6 @@
 import type { SymbolId } from '@pondu/core';
 import { figureOf } from './figures.ts';
-import { isFramed, LABEL_HEIGHT, LINE, REACH } from './geometry.ts';
+import { isFramed, type Box, LABEL_HEIGHT, LINE, REACH } from './geometry.ts';
 import type { LaidPart } from './layout.ts';
 import type { WiringProps } from './shown.ts';
 import { EarthSign, Sign } from './Sign.tsx';
@@ -23,85 +23,91 @@ export function WiringPart({ laid, use }: { laid: LaidPart; use: WiringProps }) 
     failed === part.id && 'shown as failed',
     off && 'unplugged for this check',
     figure?.bad ? `${figure.well || '0 A'} when well, now ${figure.bad}` : figure?.well,
-    share >= 0.01 && `suspected, ${Math.round(100 * share)} %`,
+    share >= SHOWN_FROM && `suspected, ${Math.round(100 * share)} %`,
   ].filter(Boolean);
+  const labelEnds = LABEL_HEIGHT - 4;
   return (
-    <g
-      transform={`translate(${x} ${y})`}
-      role="button"
-      tabIndex={0}
-      data-part={part.id}
-      aria-pressed={picked === part.id}
-      aria-label={said.join(', ')}
-      className="cursor-pointer outline-none [&:focus-visible>rect:first-child]:stroke-do"
-      onClick={() => use.onPick(part.id)}
-      onKeyDown={(e) => {
-        if (e.key !== 'Enter' && e.key !== ' ') return;
-        e.preventDefault();
-        use.onPick(part.id);
-      }}
-    >
-      <rect
-        x="2"
-        y="-2"
-        width={box.width - 4}
-        height={Math.max(48, box.height)}
-        rx="6"
-        strokeWidth={failed === part.id || picked === part.id ? 3 : 2}
-        strokeDasharray={failed === part.id ? '5 3' : undefined}
-        className={
-          failed === part.id
-            ? 'fill-transparent stroke-lost'
-            : picked === part.id
-              ? 'fill-sunk stroke-ink'
-              : 'fill-transparent stroke-transparent'
-        }
-      />
-      {share >= 0.01 && <rect x="8" y="-2" width={(box.width - 16) * share} height="5" className="fill-lost" />}
-      {box.lines.map((text, k) => (
-        <text
-          key={text}
-          x={middle.x}
-          y={LABEL_HEIGHT - 4 - LINE * (box.lines.length - 1 - k)}
-          textAnchor="middle"
-          className="fill-ink text-[12.5px]"
-        >
-          {text}
+    <g transform={`translate(${x} ${y})`}>
+      <g
+        role="button"
+        tabIndex={0}
+        data-part={part.id}
+        aria-pressed={picked === part.id}
+        aria-label={said.join(', ')}
+        className="cursor-pointer outline-none [&:focus-visible>rect]:stroke-do"
+        onClick={() => use.onPick(part.id)}
+        onKeyDown={(e) => {
+          if (e.key !== 'Enter' && e.key !== ' ') return;
+          e.preventDefault();
+          use.onPick(part.id);
+        }}
+      >
+        <rect
+          x="2"
+          y="-2"
+          width={box.width - 4}
+          height={Math.max(48, box.height)}
+          rx="6"
+          strokeWidth={failed === part.id || picked === part.id ? 3 : 2}
+          strokeDasharray={failed === part.id ? '5 3' : undefined}
+          className={frameOf(part.id, picked, failed)}
+        />
+        <text textAnchor="middle" className="fill-ink text-[12.5px]">
+          {box.lines.map((text, k) => (
+            <tspan key={text} x={middle.x} y={labelEnds - LINE * (box.lines.length - 1 - k)}>
+              {k > 0 && ' '}
+              {text}
+            </tspan>
+          ))}
         </text>
-      ))}
-      <g fill="none" className="stroke-ink" strokeWidth="1.8" strokeLinejoin="round" opacity={off ? 0.35 : 1}>
-        {box.terminals.map((t) =>
-          t.earthed ? (
-            <g key={t.name}>
-              <path
-                d={`M${t.x} ${middle.y + (isFramed(part.symbol) || part.symbol === 'plug' ? half - 2 : 0)}V${t.y}`}
-              />
-              <EarthSign x={t.x} y={t.y} />
-            </g>
-          ) : (
-            <path key={t.name} d={`M${t.x} ${t.y}H${middle.x + (t.side === 'left' ? -REACH : REACH)}`} />
-          ),
-        )}
-        <g transform={`translate(${middle.x} ${middle.y})`}>
-          <Sign symbol={part.symbol} half={half} />
-        </g>
       </g>
-      {off && (
-        <text x={middle.x} y={middle.y + 20} textAnchor="middle" className="fill-lost text-[12px] font-bold">
-          unplugged
-        </text>
-      )}
-      {figure && (figure.bad ?? figure.well) && (
-        <text
-          x={middle.x + (earthed ? 4 : 0)}
-          y={middle.y + (earthed ? half + 12 : beneath(part.symbol, half) + 13)}
-          dx={earthed && earthed.x > middle.x ? -6 : earthed ? 14 : 0}
-          textAnchor={!earthed ? 'middle' : earthed.x > middle.x ? 'end' : 'start'}
-          className={figure.bad ? 'fill-lost text-[12px] font-bold' : 'fill-soft text-[12px]'}
-        >
-          {figure.bad ? `now ${figure.bad}` : figure.well}
-        </text>
-      )}
+      <g pointerEvents="none" aria-hidden>
+        {share >= SHOWN_FROM && <rect x="8" y="-2" width={(box.width - 16) * share} height="5" className="fill-lost" />}
+        <g fill="none" className="stroke-ink" strokeWidth="1.8" strokeLinejoin="round" opacity={off ? 0.35 : 1}>
+          <Terminals box={box} symbol={part.symbol} />
+          <g transform={`translate(${middle.x} ${middle.y})`}>
+            <Sign symbol={part.symbol} half={half} />
+          </g>
+        </g>
+        {off && (
+          <text x={middle.x} y={middle.y + 20} textAnchor="middle" className="fill-lost text-[12px] font-bold">
+            unplugged
+          </text>
+        )}
+        {figure && (figure.bad ?? figure.well) && (
+          <text
+            x={middle.x + (earthed ? 4 : 0)}
+            y={middle.y + (earthed ? half + 12 : beneath(part.symbol, half) + 13)}
+            dx={earthed && earthed.x > middle.x ? -6 : earthed ? 14 : 0}
+            textAnchor={!earthed ? 'middle' : earthed.x > middle.x ? 'end' : 'start'}
+            className={figure.bad ? 'fill-lost text-[12px] font-bold' : 'fill-soft text-[12px]'}
+          >
+            {figure.bad ? `now ${figure.bad}` : figure.well}
+          </text>
+        )}
+      </g>
     </g>
+  );
+}
+/** Suspicion below this is not drawn. */
+const SHOWN_FROM = 0.01;
+
+function frameOf(id: string, picked: string | undefined, failed: string | undefined): string {
+  if (failed === id) return 'fill-transparent stroke-lost';
+  return picked === id ? 'fill-sunk stroke-ink' : 'fill-transparent stroke-transparent';
+}
+
+/** From the sign's ends to its terminals, and the sign of earth. */
+function Terminals({ box: { terminals, middle, half }, symbol }: { box: Box; symbol: SymbolId }) {
+  const fromEdge = isFramed(symbol) || symbol === 'plug';
+  return terminals.map((t) =>
+    t.earthed ? (
+      <g key={t.name}>
+        <path d={`M${t.x} ${middle.y + (fromEdge ? half - 2 : 0)}V${t.y}`} />
+        <EarthSign x={t.x} y={t.y} />
+      </g>
+    ) : (
+      <path key={t.name} d={`M${t.x} ${t.y}H${middle.x + (t.side === 'left' ? -REACH : REACH)}`} />
+    ),
   );
 }

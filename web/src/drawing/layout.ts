@@ -1,5 +1,6 @@
 import type { Drawing, DrawnPart, DrawnWire, End, Place } from '@pondu/core';
 import type { ELK as Elk, ElkExtendedEdge, ElkNode } from 'elkjs/lib/elk-api.js';
+import { crossings } from './crossings.ts';
 import { boxOf, type Box } from './geometry.ts';
 import { valuesAt } from './values.ts';
 
@@ -53,8 +54,6 @@ const OPTIONS = {
   'elk.layered.spacing.edgeEdgeBetweenLayers': '12',
   'elk.layered.nodePlacement.strategy': 'NETWORK_SIMPLEX',
   'elk.layered.crossingMinimization.strategy': 'LAYER_SWEEP',
-  // A change moves only what it must: the machine's own order is kept where nothing speaks against it.
-  'elk.layered.considerModelOrder.strategy': 'PREFER_NODES',
   'elk.layered.thoroughness': '40',
   'elk.layered.mergeEdges': 'true',
   'elk.separateConnectedComponents': 'true',
@@ -106,10 +105,21 @@ function graphOf(drawing: Drawing, boxes: ReadonlyMap<string, Box>): ElkNode {
   };
 }
 
-/** Sets a drawing on a page. `elk` does the work, in a worker where there is one. */
-export async function layOut(drawing: Drawing, elk: Pick<Elk, 'layout'>): Promise<Laid> {
+/**
+ * Ways to order what stands side by side. A change moves only what it must, so the machine's own order comes first; where
+ * that lets too many wires cross, the others are tried.
+ */
+const ORDERS = ['PREFER_NODES', 'PREFER_EDGES', 'NONE'] as const;
+/** Of so many wires one may cross another. */
+const WIRES_A_CROSSING = 10;
+
+async function inOrder(drawing: Drawing, elk: Pick<Elk, 'layout'>, order: (typeof ORDERS)[number]): Promise<Laid> {
   const boxes = new Map(drawing.parts.map((p) => [p.id, boxOf(p)]));
-  const set = await elk.layout(graphOf(drawing, boxes));
+  const graph = graphOf(drawing, boxes);
+  const set = await elk.layout({
+    ...graph,
+    layoutOptions: { ...graph.layoutOptions, 'elk.layered.considerModelOrder.strategy': order },
+  });
   const nodes = new Map(set.children!.map((n) => [n.id, n]));
   const edges = new Map((set.edges ?? []).map((e) => [e.id, e]));
   const at = (id: string) => ({ x: nodes.get(id)!.x ?? 0, y: nodes.get(id)!.y ?? 0 });
@@ -127,4 +137,16 @@ export async function layOut(drawing: Drawing, elk: Pick<Elk, 'layout'>): Promis
     wires: wires.map((w) => ({ ...w, value: values.get(w) })),
     joins: [...edges.values()].flatMap((e) => e.junctionPoints ?? []),
   };
+}
+
+/** Sets a drawing on a page, with few wires across others. `elk` does the work, in a worker where there is one. */
+export async function layOut(drawing: Drawing, elk: Pick<Elk, 'layout'>): Promise<Laid> {
+  let best: { laid: Laid; crossed: number } | undefined;
+  for (const order of ORDERS) {
+    const laid = await inOrder(drawing, elk, order);
+    const crossed = crossings(laid.wires);
+    if (crossed < (best?.crossed ?? Infinity)) best = { laid, crossed };
+    if (best!.crossed * WIRES_A_CROSSING <= drawing.wires.length) break;
+  }
+  return best!.laid;
 }
