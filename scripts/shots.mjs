@@ -25,7 +25,12 @@ const SHOTS = [
     { size: PHONE, typed: '6.2', theme: 'dim' },
   ],
   ['trace-trails', '/jobs/coupe-2/trace', 'Suspects', {}],
-  ['trace-soak', '/jobs/estate-1/trace', 'Soak test', {}],
+  [
+    'wiring',
+    '/machines/grey-saloon/drawing?state=on&fault=coil-feed.corroded&bad=0.6&part=coil-feed',
+    'Boxed on the drawing',
+    {},
+  ],
   ['yard', '/jobs/pilot-1/yard?check=charge-peak-loaded', 'Measure with', {}],
   ['repair', '/jobs/saloon-1/repair', 'Why:', {}],
   ['set-up', '/jobs/saloon-1/set-up', 'Points gap', {}],

@@ -2,7 +2,7 @@ import { figureOf } from './figures.ts';
 import { DOT, type LaidPlace, type LaidWire, type Point } from './layout.ts';
 import type { Shown, WiringProps } from './shown.ts';
 import { VALUE } from './values.ts';
-import { Terminals, WiringLeads } from './WiringLeads.tsx';
+import { Taken, Terminals, WiringLeads } from './WiringLeads.tsx';
 import { WiringPart } from './WiringPart.tsx';
 
 const pathOf = (points: readonly Point[]) => points.map(({ x, y }, k) => `${k ? 'L' : 'M'}${x} ${y}`).join('');
@@ -86,6 +86,7 @@ export function Wiring(props: WiringProps & { probing: boolean }) {
       {laid.wires.map((w) => (
         <Value key={w.wire.id} laid={w} shown={shown} />
       ))}
+      <Taken laid={laid} taken={props.taken} />
       <WiringLeads laid={laid} leads={props.leads} />
       {props.probing && <Terminals laid={laid} onTerminal={props.onTerminal} />}
     </>

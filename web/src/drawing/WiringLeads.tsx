@@ -7,11 +7,16 @@ interface Spot {
   readonly x: number;
   readonly y: number;
 }
-/** Terminals at which a node can be touched. */
-const spotsOf = (laid: Laid, node: string): Spot[] =>
-  laid.parts.flatMap(({ part, box, x, y }) =>
-    box.terminals.flatMap((t) => (t.node === node ? [{ part: part.label, x: x + t.x, y: y + t.y }] : [])),
+/** Terminals at which a node can be touched: where a wire ends, and only where none does at a sign of earth. */
+function spotsOf(laid: Laid, node: string): Spot[] {
+  const all = laid.parts.flatMap(({ part, box, x, y }) =>
+    box.terminals.flatMap((t) =>
+      t.node === node ? [{ part: part.label, x: x + t.x, y: y + t.y, earthed: t.earthed }] : [],
+    ),
   );
+  const wired = all.filter((s) => !s.earthed);
+  return wired.length ? wired : all;
+}
 /** Where the two leads of a check go: earth is touched where it is near. */
 function spots(laid: Laid, leads: NonNullable<WiringProps['leads']>): Partial<Record<'red' | 'black', Spot>> {
   const [reds, blacks] = [spotsOf(laid, leads.red), spotsOf(laid, leads.black)];
@@ -40,6 +45,25 @@ export function WiringLeads({ laid, leads }: { laid: Laid; leads: WiringProps['l
           aria-label={`${which} lead: ${spot.part}`}
         >
           {which}
+        </text>
+      </g>
+    );
+  });
+}
+
+/** What was read, each at the first terminal of its node; several at one place under one another. */
+export function Taken({ laid, taken }: { laid: Laid; taken: WiringProps['taken'] }) {
+  const seen = new Map<string, number>();
+  return taken.map(({ node, words }, k) => {
+    const [spot] = spotsOf(laid, node);
+    if (!spot) return null;
+    const row = seen.get(node) ?? 0;
+    seen.set(node, row + 1);
+    return (
+      <g key={k} transform={`translate(${spot.x} ${spot.y + 20 + 18 * row})`} data-taken={node} pointerEvents="none">
+        <rect x="-34" y="-12" width="68" height="17" rx="8" className="fill-ink" />
+        <text textAnchor="middle" className="fill-panel text-[12px]">
+          {words}
         </text>
       </g>
     );

@@ -16,12 +16,14 @@ export function WiringPart({ laid, use }: { laid: LaidPart; use: WiringProps }) 
   const { middle, half } = box;
   const figure = shown && figureOf('amps', part.id, shown.well, shown.bad);
   const share = suspicion.get(part.id) ?? 0;
+  const proven = use.proven.has(part.station);
   const off = leads?.unplugged.includes(part.id);
   const earthed = box.terminals.find((t) => t.earthed);
   const said = [
     part.label,
     failed === part.id && 'shown as failed',
     off && 'unplugged for this check',
+    proven && 'proven',
     figure?.bad ? `${figure.well || '0 A'} when well, now ${figure.bad}` : figure?.well,
     share >= SHOWN_FROM && `suspected, ${Math.round(100 * share)} %`,
   ].filter(Boolean);
@@ -69,6 +71,11 @@ export function WiringPart({ laid, use }: { laid: LaidPart; use: WiringProps }) 
             <Sign symbol={part.symbol} half={half} />
           </g>
         </g>
+        {proven && (
+          <text x={middle.x + REACH + 4} y={middle.y - 8} className="fill-well text-[13px] font-bold">
+            ✓
+          </text>
+        )}
         {off && (
           <text x={middle.x} y={middle.y + 20} textAnchor="middle" className="fill-lost text-[12px] font-bold">
             unplugged

@@ -14,6 +14,10 @@ export interface WiringProps {
   failed: string | undefined;
   leads: Pick<Leads, 'red' | 'black' | 'unplugged'> | undefined;
   suspicion: ReadonlyMap<string, number>;
+  /** What was read at which node; a job's. */
+  taken: readonly { readonly node: string; readonly words: string }[];
+  /** Stations that readings have proven sound. */
+  proven: ReadonlySet<string>;
   onPick: (part: string) => void;
   onTerminal: (node: string) => void;
 }

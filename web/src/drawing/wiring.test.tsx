@@ -26,6 +26,8 @@ function show(props: Partial<WiringProps & { probing: boolean }> = {}) {
     failed: undefined,
     leads: undefined,
     suspicion: new Map<string, number>(),
+    taken: [],
+    proven: new Set<string>(),
     probing: false,
     onPick,
     onTerminal,
@@ -73,6 +75,21 @@ describe('the wiring, alive', () => {
   it('suspicion is said with the part', () => {
     show({ suspicion: new Map([['points', 0.42]]) });
     expect(screen.getByRole('button', { name: /^Points.*suspected, 42 %$/ })).toBeTruthy();
+  });
+  it('what was read stands at its place, and what is proven is drawn so', () => {
+    show({
+      taken: [
+        { node: 'post', words: '12.6 V' },
+        { node: 'post', words: '10.4 V' },
+        { node: 'nowhere', words: '1 V' },
+      ],
+      proven: new Set(['battery']),
+    });
+    const at = [...document.querySelectorAll('[data-taken=post]')];
+    expect(at.map((e) => e.textContent)).toEqual(['12.6 V', '10.4 V']);
+    expect(new Set(at.map((e) => e.getAttribute('transform'))).size).toBe(2);
+    expect(document.querySelectorAll('[data-taken=nowhere]')).toHaveLength(0);
+    expect(screen.getByRole('button', { name: /^Battery, proven/ })).toBeTruthy();
   });
   it('leaves as a file of its own, with its looks and without what only a page needs', () => {
     show();

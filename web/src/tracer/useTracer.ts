@@ -118,9 +118,10 @@ export const useLive = (machine: Machine, house: House | undefined, { state, tra
   useAnswer(machine && house ? ['live', ...of(machine, house), state, trail, faultId, severity] : null, () =>
     tracer().live(machine!, house!, state, trail, faultId, severity),
   );
-export const useLeads = (machine: Machine, house: House | undefined, checkId: string | undefined) =>
-  useAnswer(machine && house && checkId ? ['leads', ...of(machine, house), checkId] : null, () =>
-    tracer().leads(machine!, house!, checkId!),
+/** Where the leads of these checks go; what touches no two places is left out. */
+export const useLeads = (machine: Machine, house: House | undefined, checkIds: readonly string[]) =>
+  useAnswer(machine && house ? ['leads', ...of(machine, house), checkIds] : null, () =>
+    tracer().leads(machine!, house!, checkIds),
   );
 export const useAdvice = (machine: Machine, house: House | undefined) =>
   useAnswer(machine && house ? ['advice', ...of(machine, house)] : null, () => tracer().advice(machine!, house!));

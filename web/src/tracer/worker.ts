@@ -117,11 +117,13 @@ const api = {
     answer(() => drawingView(tracers.for(machine, house).model, trail)),
   live: (machine: MachineBody, house: House, state: DrawnState, trail?: TrailId, faultId?: string, severity?: number) =>
     answer(() => liveView(tracers.for(machine, house).model, state, trail, faultId, severity)),
-  leads: (machine: MachineBody, house: House, checkId: string) =>
-    answer(() => {
-      const check = tracers.for(machine, house).model.checks.find((c) => c.id === checkId);
-      return (check && leadsOf(check)) ?? null;
-    }),
+  leads: (machine: MachineBody, house: House, checkIds: readonly string[]) =>
+    answer(() =>
+      tracers.for(machine, house).model.checks.flatMap((check) => {
+        const leads = checkIds.includes(check.id) ? leadsOf(check) : undefined;
+        return leads ? [{ checkId: check.id, ...leads }] : [];
+      }),
+    ),
   model: async (machine: MachineBody, house: House) => {
     await recalled(machine, house);
     return answer(() => modelView(tracers, machine, house));

@@ -19,15 +19,14 @@ function alongWires(page: DrawingPageState, from: string, way: 1 | -1): string |
   return next(from).flatMap((id) => (isPart(id) ? [id] : next(id).filter(isPart)))[0];
 }
 
-/** Where it opens: between the leads of the next check, at the fault that is shown, or at the battery. */
+/** Where it opens: at the red lead of the next check, at the fault that is shown, or at the battery. */
 function focusOf({ laid, leads, fault }: DrawingPageState): { x: number; y: number } | undefined {
   const { parts } = laid!;
-  const middle = ({ x, y, box }: (typeof parts)[number]) => ({ x: x + box.middle.x, y: y + box.middle.y });
-  const at = (node: string | undefined) => parts.find((p) => p.part.ports.some((t) => t.node === node && !t.earthed));
-  const [red, black] = [at(leads?.red), at(leads?.black)].map((p) => p && middle(p));
-  if (red && black) return { x: (red.x + black.x) / 2, y: (red.y + black.y) / 2 };
-  const shown = parts.find((p) => p.part.id === fault?.part) ?? parts.find((p) => p.part.symbol === 'battery');
-  return red ?? (shown && middle(shown));
+  const part =
+    parts.find((p) => p.part.ports.some((t) => t.node === leads?.red && !t.earthed)) ??
+    parts.find((p) => p.part.id === fault?.part) ??
+    parts.find((p) => p.part.symbol === 'battery');
+  return part && { x: part.x + part.box.middle.x, y: part.y + part.box.middle.y };
 }
 
 /** The drawing itself: dragged, pinched, walked with the arrow keys; in a job, two taps make a probe. */
@@ -78,6 +77,8 @@ export function Sheet({ page, onPick }: { page: DrawingPageState; onPick: (part:
             failed={page.fault?.part}
             leads={page.leads}
             suspicion={page.suspicion}
+            taken={page.taken}
+            proven={page.proven}
             onPick={onPick}
             probing={probe !== undefined}
             onTerminal={tapped}

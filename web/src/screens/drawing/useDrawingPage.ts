@@ -1,13 +1,18 @@
-import type { DrawnState, TrailId } from '@pondu/core';
+import { tell, type DrawnState, type JobEvent, type Reading, type TrailId } from '@pondu/core';
 import { useMemo, useState } from 'react';
 import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
 import { useLaid } from '../../drawing/useLaid.ts';
 import { useDrawing, useLeads, useLive, useModel, useTrace } from '../../tracer/useTracer.ts';
 import { inputOf, nowOf } from '../job/jobInput.ts';
+import { readingWords } from '../job/Log.tsx';
 
 const MIDDLE = 0.5;
 const isState = (text: string | null, states: readonly DrawnState[]): text is DrawnState =>
   states.some((s) => s === text);
+
+/** The last reading of each check. */
+const lastReadOf = (events: readonly JobEvent[]): Map<string, Reading> =>
+  new Map(tell(events).readings.map(({ reading }) => [reading.checkId, reading]));
 
 /** What the drawing shows: all of it stands in the page's address, but for the lead that waits for its tap. */
 export function useDrawingPage(machineId: string | undefined, params: URLSearchParams) {
@@ -22,7 +27,9 @@ export function useDrawingPage(machineId: string | undefined, params: URLSearchP
   const model = useModel(input && machine, house);
   const trace = useTrace(input, job.data ? nowOf(job.data) : { warmth: 'unknown', faultPresent: 'yes' });
   const next = params.get('check') ?? trace.data?.ranked[0]?.id;
-  const leads = useLeads(machine, house, input ? next : undefined).data ?? undefined;
+  const taken = useMemo(() => lastReadOf(job.data?.events ?? []), [job.data]);
+  const all = useLeads(machine, house, input && next ? [next, ...taken.keys()] : []).data ?? [];
+  const leads = all.find((l) => l.checkId === next);
 
   const states = view.data?.states ?? [];
   const asked = params.get('state');
@@ -57,6 +64,12 @@ export function useDrawingPage(machineId: string | undefined, params: URLSearchP
     leads: probe ? { red: probe.live ?? '', black: '', unplugged: [] } : leads,
     check: model.data?.checks.find((c) => c.check.id === next)?.check,
     suspicion,
+    taken: all.flatMap(({ checkId, red }) => {
+      const reading = taken.get(checkId);
+      const check = model.data?.checks.find((c) => c.check.id === checkId)?.check;
+      return reading ? [{ node: red, words: readingWords(reading, check) }] : [];
+    }),
+    proven: new Set(trace.data?.stations.flatMap((s) => (s.state === 'proven' ? s.id : []))),
     picked: params.get('part') ?? undefined,
     probe,
     setProbe,
