@@ -54,6 +54,13 @@ describe('the wiring of a machine', () => {
       FIRST,
     );
     expect(await textOf(page, FIRST)).toMatch(/Points/);
+    // What was read stands on the drawing, and the leading suspect is one press away.
+    await click(page, 'link', 'Wiring: where the leads go');
+    await drawn(page);
+    await page.waitForFunction(() => document.querySelectorAll('[data-taken]').length >= 3, { timeout: 20_000 });
+    const lead = await page.waitForSelector('xpath///button[contains(., "With the leading suspect")]');
+    await lead!.evaluate((b) => (b as HTMLElement).click());
+    await page.waitForSelector('[data-part=points][aria-label*="shown as failed"]');
     expect(faults).toEqual([]);
     await context.close();
   });
@@ -77,6 +84,27 @@ describe('the wiring of a machine', () => {
     await page.reload();
     await page.waitForSelector('[data-part=coil][aria-label*="now 0 A"]', { timeout: 20_000 });
     expect(await textOf(page, panel)).toMatch(/wires read otherwise/);
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+  it('prints on one page, whole, with the machine’s name and its state', async () => {
+    const { page, faults, context } = await openWindow(browser);
+    await go(page, '/machines/harbour-launch/drawing?state=cranking');
+    await drawn(page);
+    const printed = await page.pdf({ preferCSSPageSize: true });
+    const text = Buffer.from(printed).toString('latin1');
+    expect(text.match(/\/Type\s*\/Page[^s]/g)).toHaveLength(1);
+    // While it prints, all of the drawing is in its window.
+    const whole = await page.evaluate(() => {
+      dispatchEvent(new Event('beforeprint'));
+      const svg = document.querySelector<SVGSVGElement>('#wiring')!;
+      const [, , width, height] = svg.getAttribute('viewBox')!.split(' ').map(Number);
+      const within = width! >= Number(svg.dataset['width']) && height! >= Number(svg.dataset['height']);
+      dispatchEvent(new Event('afterprint'));
+      return within && document.body.textContent.includes('Harbour launch · Cranking · when well');
+    });
+    expect(whole).toBe(true);
+    await page.waitForFunction(() => !document.querySelector('#wiring')!.hasAttribute('viewBox'));
     expect(faults).toEqual([]);
     await context.close();
   });

@@ -7,7 +7,14 @@ import { EarthSign, Sign } from './Sign.tsx';
 
 /** How far a sign reaches down from its middle. */
 const beneath = (symbol: SymbolId, half: number): number => (isFramed(symbol) ? half - 2 : ROUND.has(symbol) ? 15 : 9);
-const ROUND: ReadonlySet<SymbolId> = new Set(['lamp', 'motor', 'generator', 'capacitor', 'coil']);
+const REACHES_DOWN: Partial<Record<SymbolId, number>> = {
+  lamp: 15,
+  motor: 15,
+  generator: 15,
+  capacitor: 15,
+  coil: 15,
+  points: 19,
+};
 
 /** A part with its label, its amperes, and how far it is suspected; a target for finger and key. */
 export function WiringPart({ laid, use }: { laid: LaidPart; use: WiringProps }) {

@@ -1,6 +1,7 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 
 const CLOSEST = 2.5;
 
@@ -11,6 +12,21 @@ interface Size {
   width: number;
   height: number;
 }
+/** Whether the page is being printed: then all of a drawing stands on it, whatever is seen on the screen. */
+function usePrinting(): boolean {
+  const [printing, setPrinting] = useState(false);
+  useEffect(() => {
+    const [before, after] = [() => flushSync(() => setPrinting(true)), () => setPrinting(false)];
+    addEventListener('beforeprint', before);
+    addEventListener('afterprint', after);
+    return () => {
+      removeEventListener('beforeprint', before);
+      removeEventListener('afterprint', after);
+    };
+  }, []);
+  return printing;
+}
+
 /** Pan and pinch, and the whole of it at one press. It opens whole where that can be read, else about `focus`. */
 export function useZoom(size: Size | undefined, focus: { x: number; y: number } | undefined) {
   const svg = useRef<SVGSVGElement>(null);
@@ -50,5 +66,7 @@ export function useZoom(size: Size | undefined, focus: { x: number; y: number } 
     // Where it opens is asked once a drawing: what moves on later does not pull it away under the finger.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [size, put, focus === undefined]);
-  return { svg, transform: transform.toString(), fit, by };
+  const printing = usePrinting();
+  const whole = size && `-10 -10 ${size.width + 20} ${size.height + 20}`;
+  return { svg, viewBox: printing ? whole : undefined, transform: printing ? '' : transform.toString(), fit, by };
 }

@@ -37,7 +37,7 @@ export function DrawingPage() {
   const trails = WIRED_TRAILS.filter(({ value }) => machine.fitOut.trails.some((t) => t.trail === value));
   const job = params.get('job');
   return (
-    <div className="grid gap-3 p-3 sm:p-4 print:p-0">
+    <div className="wide-page grid gap-3 p-3 sm:p-4 print:p-0">
       <div className="no-print flex flex-wrap items-center gap-3">
         <LinkButton to={job ? `/jobs/${job}/trace` : `/machines/${id}`}>
           <ArrowLeft aria-hidden className="size-5" /> {job ? 'Back to the job' : machine.name}

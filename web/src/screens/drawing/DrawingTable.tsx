@@ -9,7 +9,7 @@ export function DrawingTable({ page }: { page: DrawingPageState }) {
   const others = (node: string, own: string) =>
     parts.flatMap((p) => (p.id !== own && p.ports.some((t) => t.node === node) ? [p.label] : []));
   return (
-    <Folded name="The same as a table" className="card p-3">
+    <Folded name="The same as a table" className="no-print card p-3">
       <table className="w-full text-left text-[15px]">
         <caption className="sr-only">Parts of the wiring, what they are joined to, volts and amperes</caption>
         <thead>

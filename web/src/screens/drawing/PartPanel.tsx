@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { amps, differs, figureOf } from '../../drawing/figures.ts';
+import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import type { DrawingPageState } from './useDrawingPage.ts';
@@ -27,6 +28,9 @@ export function PartPanel({ page, put }: { page: DrawingPageState; put: Put }) {
     <section className="no-print card grid gap-3 p-4 lg:grid-cols-2" aria-label="What is drawn">
       <div className="grid content-start gap-3">
         <SelectField label="Show with" value={fault?.id ?? ''} options={options} onChange={(v) => put('fault', v)} />
+        {page.leading && page.leading.id !== fault?.id && (
+          <Button onClick={() => put('fault', page.leading!.id)}>With the leading suspect: {page.leading.label}</Button>
+        )}
         {fault?.graded && (
           <div>
             <label htmlFor={id} className="tag mb-1 block">

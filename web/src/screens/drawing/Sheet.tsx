@@ -32,7 +32,7 @@ function focusOf({ laid, leads, fault }: DrawingPageState): { x: number; y: numb
 /** The drawing itself: dragged, pinched, walked with the arrow keys; in a job, two taps make a probe. */
 export function Sheet({ page, onPick }: { page: DrawingPageState; onPick: (part: string) => void }) {
   const laid = page.laid!;
-  const { svg, transform, fit, by } = useZoom(laid, focusOf(page));
+  const { svg, viewBox, transform, fit, by } = useZoom(laid, focusOf(page));
   const go = useNavigate();
   const { probe, setProbe, jobId } = page;
 
@@ -63,8 +63,8 @@ export function Sheet({ page, onPick }: { page: DrawingPageState; onPick: (part:
         ref={svg}
         data-width={laid.width}
         data-height={laid.height}
-        viewBox={undefined}
-        className="block h-[66vh] min-h-80 w-full touch-none bg-panel select-none print:h-auto"
+        viewBox={viewBox}
+        className="block h-[66vh] min-h-80 w-full touch-none bg-panel select-none print:h-[150mm]"
         onKeyDown={(e) => {
           if (walk(e.key, e.target)) e.preventDefault();
         }}

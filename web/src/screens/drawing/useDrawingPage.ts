@@ -63,6 +63,8 @@ export function useDrawingPage(machineId: string | undefined, params: URLSearchP
     live: live.data,
     leads: probe ? { red: probe.live ?? '', black: '', unplugged: [] } : leads,
     check: model.data?.checks.find((c) => c.check.id === next)?.check,
+    /** The leading suspect, where it is a fault of what is drawn. */
+    leading: view.data?.faults.find((f) => f.id === trace.data?.suspects[0]?.faultId),
     suspicion,
     taken: all.flatMap(({ checkId, red }) => {
       const reading = taken.get(checkId);
