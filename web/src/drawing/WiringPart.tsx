@@ -6,7 +6,7 @@ import type { WiringProps } from './shown.ts';
 import { EarthSign, Sign } from './Sign.tsx';
 
 /** How far a sign reaches down from its middle. */
-const beneath = (symbol: SymbolId, half: number): number => (isFramed(symbol) ? half - 2 : ROUND.has(symbol) ? 15 : 9);
+const beneath = (symbol: SymbolId, half: number): number => (isFramed(symbol) ? half - 2 : (REACHES_DOWN[symbol] ?? 9));
 const REACHES_DOWN: Partial<Record<SymbolId, number>> = {
   lamp: 15,
   motor: 15,
