@@ -1,12 +1,13 @@
 import { formatBand, formatQuantity, standsStill, toRuler, type Landing, type Ruler } from '@pondu/core';
 import { useLayoutEffect, useRef, useState } from 'react';
+import { labelPlace, type LabelPlace, type Span } from './labels.ts';
 import { rulerScale } from './scale.ts';
 
 const ROW = 24;
 const TOP = 30;
 const BAND = 26;
-/** Mean width of a letter of a label, pixels. */
-const LETTER = 6.4;
+/** More height for a bar whose label stands above it. */
+const ABOVE = 15;
 
 /** Ends nearer to the band's than this share of its width are the same. */
 const ALIKE = 0.12;
@@ -44,12 +45,22 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
   }, []);
   const dimension = ruler.dimension!;
   const { x, ticks, openFrom } = rulerScale(ruler, reading, width);
-  const height = TOP + BAND + 6 + ruler.suspects.length * ROW + 4;
+  const finiteHigh = (l: Landing) => (Number.isFinite(l.high) ? l.high : l.low * 3);
   const span = (l: Landing): [number, number] => [
     x(l.low),
     l.high === Infinity && l.openShare < 1 ? x(finiteHigh(l)) : x(l.high),
   ];
-  const finiteHigh = (l: Landing) => (Number.isFinite(l.high) ? l.high : l.low * 3);
+  const openAt = x(Infinity);
+  const own = ruler.well.edge;
+  const edge: [number, number] | undefined = own && Number.isFinite(own.high) ? [x(own.low), x(own.high)] : undefined;
+  const marker = reading === undefined ? undefined : x(reading);
+  const bars = ruler.suspects.map((landing) => {
+    const [a, b] = span(landing);
+    const bar =
+      landing.openShare === 1 ? { left: openAt - 12, right: openAt + 12 } : { left: a, right: Math.max(b, a + 5) };
+    return { landing, bar, label: labelPlace(landing.label, bar, width, marker) };
+  });
+  const { rows, height } = stacked(bars);
   const summary = `When well ${inWords(ruler.well, ruler)}. ${whole.suspects.map((s) => `${s.label}: ${inWords(s, ruler)}`).join('. ')}.`;
   return (
     <div ref={box} className="overflow-x-clip">
@@ -88,29 +99,33 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
             </text>
           </g>
         )}
-        {ruler.well.edge && Number.isFinite(ruler.well.edge.high) && (
-          <Edge span={[x(ruler.well.edge.low), x(ruler.well.edge.high)]} />
+        {edge && <Edge span={edge} />}
+        {marker !== undefined && (
+          <line x1={marker} x2={marker} y1={14} y2={height} stroke="var(--do)" strokeWidth="3" />
         )}
-        <Band landing={ruler.well} span={span(ruler.well)} openAt={x(Infinity)} />
-        {ruler.suspects.map((s, i) => (
-          <Row
-            key={s.faultId}
-            landing={s}
-            span={span(s)}
-            openAt={x(Infinity)}
-            y={TOP + BAND + 8 + i * ROW}
-            width={width}
-          />
+        <Band landing={ruler.well} span={span(ruler.well)} edge={edge} openAt={openAt} />
+        {rows.map((row) => (
+          <Row key={row.landing.faultId} {...row} openAt={openAt} />
         ))}
-        {reading !== undefined && (
-          <Marker at={x(reading)} height={height} text={formatQuantity(reading, dimension)} width={width} />
-        )}
+        {marker !== undefined && <Flag at={marker} text={formatQuantity(reading!, dimension)} width={width} />}
       </svg>
       {asWell.length > 0 && (
         <p className="condensed text-[13.5px] text-soft">As when well: {asWell.map((s) => s.label).join(' · ')}</p>
       )}
     </div>
   );
+}
+
+type Barred = Omit<RowProps, 'y' | 'openAt'>;
+/** The bars under one another, and how high all of it is. */
+function stacked(bars: readonly Barred[]): { rows: readonly (Barred & { y: number })[]; height: number } {
+  const rows: (Barred & { y: number })[] = [];
+  let y = TOP + BAND + 8;
+  for (const bar of bars) {
+    rows.push({ ...bar, y });
+    y += ROW + (bar.label.above ? ABOVE : 0);
+  }
+  return { rows, height: y + 2 };
 }
 
 /** About the band: what the instrument's own error may add. */
@@ -129,20 +144,31 @@ function Edge({ span: [a, b] }: { span: [number, number] }) {
   );
 }
 
-function Band({ landing, span: [a, b], openAt }: { landing: Landing; span: [number, number]; openAt: number }) {
+interface BandProps {
+  landing: Landing;
+  span: [number, number];
+  /** With the instrument's own error, where that is drawn. */
+  edge: [number, number] | undefined;
+  openAt: number;
+}
+function Band({ landing, span: [a, b], edge, openAt }: BandProps) {
   const well = { fill: 'var(--well-wash)', stroke: 'var(--well)', strokeWidth: 2 };
   const [left, wide] = landing.openShare === 1 ? [openAt - 24, 48] : [Math.min(a, b - 4), Math.max(6, b - a)];
+  const [starts, ends] = [Math.min(left, edge?.[0] ?? left), Math.max(left + wide, edge?.[1] ?? 0)];
   const inside = wide > 74;
   return (
     <g>
       <rect x={left} y={TOP} width={wide} height={BAND} rx="4" {...well} />
       <text
-        x={inside ? left + wide / 2 : left > 120 ? left - 6 : left + wide + 6}
+        x={inside ? left + wide / 2 : left > 120 ? starts - 6 : ends + 6}
         y={TOP + 18}
         textAnchor={inside ? 'middle' : left > 120 ? 'end' : 'start'}
         fontSize="13.5"
         fontWeight="650"
         fill="var(--well)"
+        stroke={inside ? 'var(--well-wash)' : 'var(--panel)'}
+        strokeWidth="5"
+        paintOrder="stroke"
       >
         when well
       </text>
@@ -150,37 +176,28 @@ function Band({ landing, span: [a, b], openAt }: { landing: Landing; span: [numb
   );
 }
 
-function Row({
-  landing,
-  span: [a, b],
-  openAt,
-  y,
-  width,
-}: {
+interface RowProps {
   landing: Landing;
-  span: [number, number];
-  openAt: number;
+  bar: Span;
+  label: LabelPlace;
   y: number;
-  width: number;
-}) {
-  const onlyOpen = landing.openShare === 1;
-  const [left, right] = onlyOpen ? [openAt - 12, openAt + 12] : [a, Math.max(b, a + 5)];
-  // Beside its bar where there is room, else on it.
-  const needs = landing.label.length * LETTER + 12;
-  const toLeft = right > width * 0.55 ? left > needs : width - right < needs && left > needs;
-  const on = !toLeft && width - right < needs;
+  openAt: number;
+}
+function Row({ landing, bar: { left, right }, label, y, openAt }: RowProps) {
+  const at = y + 9 + (label.above ? ABOVE : 0);
+  const before = !label.above && label.to <= left;
   return (
     <g>
-      <line x1={left} x2={right} y1={y + 9} y2={y + 9} stroke="var(--lost)" strokeWidth="7" strokeLinecap="round" />
-      {landing.openShare > 0 && !onlyOpen && <circle cx={openAt} cy={y + 9} r="5" fill="var(--lost)" />}
+      <line x1={left} x2={right} y1={at} y2={at} stroke="var(--lost)" strokeWidth="7" strokeLinecap="round" />
+      {landing.openShare > 0 && landing.openShare < 1 && <circle cx={openAt} cy={at} r="5" fill="var(--lost)" />}
       <text
-        x={on ? Math.min((left + right) / 2, width - needs / 2) : toLeft ? left - 9 : right + 9}
-        y={y + 14}
-        textAnchor={on ? 'middle' : toLeft ? 'end' : 'start'}
+        x={before ? label.to - 2 : label.from + 2}
+        textAnchor={before ? 'end' : 'start'}
+        y={y + 14 - (label.above ? 1 : 0)}
         fontSize="13"
         fill="var(--ink)"
         stroke="var(--panel)"
-        strokeWidth={on ? 7 : 4}
+        strokeWidth="5"
         paintOrder="stroke"
       >
         {landing.label}
@@ -189,12 +206,11 @@ function Row({
   );
 }
 
-function Marker({ at, height, text, width }: { at: number; height: number; text: string; width: number }) {
+function Flag({ at, text, width }: { at: number; text: string; width: number }) {
   const wide = 18 + text.length * 8.5;
   const left = Math.min(width - wide, Math.max(0, at - wide / 2));
   return (
-    <g style={{ transition: 'transform 150ms' }}>
-      <line x1={at} x2={at} y1={14} y2={height} stroke="var(--do)" strokeWidth="3" />
+    <g>
       <rect x={left} y={-4} width={wide} height={22} rx="5" fill="var(--do)" />
       <text x={left + wide / 2} y={12} textAnchor="middle" fontSize="14" fontWeight="700" fill="var(--on-do)">
         {text}

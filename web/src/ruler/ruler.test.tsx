@@ -72,15 +72,26 @@ describe('the drawing', () => {
     expect(screen.getByRole('img').getAttribute('aria-label')).toContain('When well 5.5–6.5 V');
     expect(screen.getByText('points burnt')).toBeTruthy();
   });
-  it('names a suspect that could be anywhere on its own bar, never off the ruler', () => {
+  it('names a suspect that could be anywhere above its bar, never off the ruler', () => {
     const name = 'stop switch and tether stuck earthed, or tether clip off';
     const everywhere = { ...landing('stop', 0.001, 12), label: name };
     render(<ReadingRuler ruler={{ ...volts, suspects: [everywhere] }} reading={undefined} />);
     const label = screen.getByText(name);
-    expect(label.getAttribute('text-anchor')).toBe('middle');
-    const at = Number(label.getAttribute('x'));
-    expect(at).toBeGreaterThan(180);
-    expect(at).toBeLessThan(420);
+    const bar = label.parentElement!.querySelector('line')!;
+    expect(Number(label.getAttribute('x'))).toBeGreaterThanOrEqual(0);
+    expect(Number(label.getAttribute('x')) + 6.4 * name.length).toBeLessThan(600);
+    expect(Number(bar.getAttribute('y1')) - Number(label.getAttribute('y'))).toBeGreaterThan(8);
+  });
+  it('the line of the reading runs under no label where there is room beside it', () => {
+    render(<ReadingRuler ruler={volts} reading={6.21} />);
+    const line = Number(document.querySelector('line[stroke="var(--do)"]')!.getAttribute('x1'));
+    const labels = volts.suspects.map((s) => screen.getByText(s.label));
+    expect(labels.length).toBeGreaterThan(0);
+    for (const label of labels) {
+      const [x, long] = [Number(label.getAttribute('x')), 6.4 * label.textContent.length];
+      const from = label.getAttribute('text-anchor') === 'end' ? x - long : x;
+      expect(line < from || line > from + long, label.textContent).toBe(true);
+    }
   });
   it('shows the reading as it is typed', () => {
     const { rerender } = render(<ReadingRuler ruler={volts} reading={undefined} />);
