@@ -31,6 +31,7 @@ export function useDrawingPage(machineId: string | undefined, params: URLSearchP
   const all = useLeads(machine, house, input && next ? [next, ...taken.keys()] : []).data ?? [];
   const leads = all.find((l) => l.checkId === next);
 
+  const checks = [...(model.data?.checks ?? []).map((c) => c.check), ...(trace.data?.probes ?? [])];
   const states = view.data?.states ?? [];
   const asked = params.get('state');
   const wanted = isState(asked, states) ? asked : leads?.state;
@@ -62,14 +63,15 @@ export function useDrawingPage(machineId: string | undefined, params: URLSearchP
     severity,
     live: live.data,
     leads: probe ? { red: probe.live ?? '', black: '', unplugged: [] } : leads,
-    check: model.data?.checks.find((c) => c.check.id === next)?.check,
+    check: checks.find((c) => c.id === next),
     /** The leading suspect, where it is a fault of what is drawn. */
     leading: view.data?.faults.find((f) => f.id === trace.data?.suspects[0]?.faultId),
     suspicion,
-    taken: all.flatMap(({ checkId, red }) => {
-      const reading = taken.get(checkId);
-      const check = model.data?.checks.find((c) => c.check.id === checkId)?.check;
-      return reading ? [{ node: red, words: readingWords(reading, check) }] : [];
+    taken: [...taken.values()].flatMap((reading) => {
+      // Leads that were put anywhere say themselves where they were.
+      const node = reading.probe?.live ?? all.find((l) => l.checkId === reading.checkId)?.red;
+      const check = checks.find((c) => c.id === reading.checkId);
+      return node && check ? [{ node, words: readingWords(reading, check) }] : [];
     }),
     proven: new Set(trace.data?.stations.flatMap((s) => (s.state === 'proven' ? s.id : []))),
     picked: params.get('part') ?? undefined,
