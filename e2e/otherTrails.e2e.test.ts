@@ -189,7 +189,7 @@ describe('the compression trail', () => {
   it('a twin that shakes is balanced, not renewed', async () => {
     const { page, faults } = await openWindow(browser);
     await go(page, '/jobs/twin-1/trace');
-    expect(await traceToVerdict(page, new Player('twin', ['air-balance.out'], 51), 30)).toBe(
+    expect(await traceToVerdict(page, new Player('twin', ['air-balance.out'], 52), 30)).toBe(
       'Enough: balance the carburettors',
     );
     expect(faults).toEqual([]);
