@@ -84,6 +84,9 @@ describe('the wiring of a machine', () => {
     await page.reload();
     await page.waitForSelector('[data-part=coil][aria-label*="now 0 A"]', { timeout: 20_000 });
     expect(await textOf(page, panel)).toMatch(/wires read otherwise/);
+    // What an address names and nobody has is passed over.
+    await go(page, '/machines/grey-saloon/drawing?trail=none&state=none&fault=none&bad=none&part=none');
+    await page.waitForSelector('[data-part=coil][aria-label^="Coil, "]', { timeout: 20_000 });
     expect(faults).toEqual([]);
     await context.close();
   });

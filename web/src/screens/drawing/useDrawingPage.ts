@@ -1,4 +1,4 @@
-import { tell, type DrawnState, type JobEvent, type Reading, type TrailId } from '@pondu/core';
+import { tell, type DrawnState, type JobEvent, type MachineBody, type Reading, type TrailId } from '@pondu/core';
 import { useMemo, useState } from 'react';
 import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
 import { useLaid } from '../../drawing/useLaid.ts';
@@ -14,13 +14,21 @@ const isState = (text: string | null, states: readonly DrawnState[]): text is Dr
 const lastReadOf = (events: readonly JobEvent[]): Map<string, Reading> =>
   new Map(tell(events).readings.map(({ reading }) => [reading.checkId, reading]));
 
+/** An address may be typed: what it names and the machine has not got is passed over. */
+const trailIn = (params: URLSearchParams, machine: MachineBody | undefined): TrailId | undefined =>
+  machine?.fitOut.trails.find((t) => t.trail === params.get('trail'))?.trail;
+function shareIn(text: string | null): number {
+  const typed = text === null ? MIDDLE : Number(text);
+  return Number.isFinite(typed) ? Math.min(1, Math.max(0, typed)) : MIDDLE;
+}
+
 /** What the drawing shows: all of it stands in the page's address, but for the lead that waits for its tap. */
 export function useDrawingPage(machineId: string | undefined, params: URLSearchParams) {
   const stored = useMachine(machineId);
   const house = useHouse().data?.house;
   const job = useJob(params.get('job') ?? undefined);
   const machine = stored.data?.id === machineId ? stored.data?.machine : undefined;
-  const trail = (params.get('trail') as TrailId | null) ?? undefined;
+  const trail = trailIn(params, machine);
   const view = useDrawing(machine, house, trail);
   const laid = useLaid(view.data?.drawing);
   const input = job.data && machine && house ? inputOf(job.data, machine, house) : undefined;
@@ -38,7 +46,7 @@ export function useDrawingPage(machineId: string | undefined, params: URLSearchP
   const state = wanted && states.includes(wanted) ? wanted : (states.find((s) => s === 'on') ?? states[0] ?? 'off');
   const faultId = params.get('fault') ?? undefined;
   const fault = view.data?.faults.find((f) => f.id === faultId);
-  const severity = Number(params.get('bad') ?? MIDDLE);
+  const severity = shareIn(params.get('bad'));
   const live = useLive(machine, house, { state, trail, faultId, severity: fault?.graded ? severity : MIDDLE });
 
   const suspicion = useMemo(() => {
