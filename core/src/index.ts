@@ -97,6 +97,6 @@ export { machineCircuit, type CircuitResult } from './views/circuit.ts';
 export type { MachineState } from './machine/part.ts';
 export type { Drawing, DrawnPart, DrawnWire, End, Place, Port } from './drawing/drawing.ts';
 export { leadsOf, type Leads } from './drawing/leads.ts';
-export { DRAWN_STATES, type DrawnState, type Live } from './drawing/live.ts';
+export type { DrawnState, Live } from './drawing/live.ts';
 export type { SymbolId } from './drawing/symbol.ts';
 export { drawingView, liveView, type DrawingView, type DrawnFault, type LiveView } from './views/drawing.ts';

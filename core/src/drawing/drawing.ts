@@ -39,6 +39,7 @@ export interface End {
 export interface DrawnWire {
   readonly id: string;
   readonly node: NodeName;
+  readonly highTension: boolean;
   readonly from: End;
   readonly to: End;
 }
@@ -56,10 +57,6 @@ const STRAP = 'strap';
 const BATTERY = 'battery';
 /** The high tension is no part of the low-voltage network: its nodes are named by the part that it comes from. */
 const tension = (from: string): NodeName => `tension:${from}`;
-
-interface Net {
-  readonly ends: (End & { part: string })[];
-}
 
 /** High tension as ports: each part of it ends where the next begins. A plug ends on the engine. */
 function tensionPorts(machine: Machine): Map<string, Port[]> {
@@ -99,8 +96,6 @@ function portsOf(part: PartInstance, ofTension: readonly Port[]): Port[] {
   return [...own, ...ofTension];
 }
 
-const trailOf = (machine: Machine, part: PartInstance): TrailId => machine.trailOf.get(part.id)!;
-
 /** All that is wired, or only what one trail claims and what it shares with others. */
 function wiredParts(machine: Machine, trail?: TrailId): DrawnPart[] {
   const ofTension = tensionPorts(machine);
@@ -110,24 +105,19 @@ function wiredParts(machine: Machine, trail?: TrailId): DrawnPart[] {
     if (symbol === 'none' || (shown && !shown.has(part.station))) return [];
     const ports = portsOf(part, ofTension.get(part.id) ?? []);
     return ports.length
-      ? [{ id: part.id, label: part.label, symbol, trail: trailOf(machine, part), station: part.station, ports }]
+      ? [{ id: part.id, label: part.label, symbol, trail: machine.trailOf.get(part.id)!, station: part.station, ports }]
       : [];
   });
 }
 
-function netsOf(parts: readonly DrawnPart[]): Map<NodeName, Net> {
-  const nets = new Map<NodeName, Net>();
+/** By node, the ends that lie on it. */
+function netsOf(parts: readonly DrawnPart[]): Map<NodeName, End[]> {
+  const nets = new Map<NodeName, End[]>();
   for (const part of parts)
-    for (const { name, node, earthed } of part.ports) {
-      if (earthed) continue;
-      let net = nets.get(node);
-      if (!net) nets.set(node, (net = { ends: [] }));
-      net.ends.push({ of: part.id, port: name, part: part.id });
-    }
+    for (const { name, node, earthed } of part.ports)
+      if (!earthed) nets.set(node, [...(nets.get(node) ?? []), { of: part.id, port: name }]);
   return nets;
 }
-
-const plain = ({ of, port }: End): End => (port === undefined ? { of } : { of, port });
 
 /**
  * The wiring diagram of a machine as things and wires, from the objects that are solved: each part that is wired stands
@@ -138,10 +128,12 @@ export function drawingOf(machine: Machine, trail?: TrailId): Drawing {
   const parts = wiredParts(machine, trail);
   const places: Place[] = [];
   const wires: DrawnWire[] = [];
-  for (const [node, { ends }] of netsOf(parts)) {
+  const ofTension = new Set(machine.parts.map((p) => tension(p.id)));
+  for (const [node, ends] of netsOf(parts)) {
     const [first, second] = ends;
+    const highTension = ofTension.has(node);
     if (ends.length === 2) {
-      wires.push({ id: `${node}`, node, from: plain(first!), to: plain(second!) });
+      wires.push({ id: node, node, highTension, from: first!, to: second! });
       continue;
     }
     const place: Place = {
@@ -156,7 +148,8 @@ export function drawingOf(machine: Machine, trail?: TrailId): Drawing {
       wires.push({
         id: `${node}:${k}`,
         node,
-        ...(k === 0 ? { from: plain(end), to: { of: place.id } } : { from: { of: place.id }, to: plain(end) }),
+        highTension,
+        ...(k === 0 ? { from: end, to: { of: place.id } } : { from: { of: place.id }, to: end }),
       }),
     );
   }

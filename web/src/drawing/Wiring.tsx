@@ -11,17 +11,14 @@ const pathOf = (points: readonly Point[]) => points.map(({ x, y }, k) => `${k ? 
 function Wire({ laid, shown }: { laid: LaidWire; shown: Shown | undefined }) {
   const { wire, points } = laid;
   const figure = shown && figureOf('volts', wire.node, shown.well, shown.bad);
-  const tension = wire.node.startsWith('tension:');
   return (
-    <g>
-      <path
-        d={pathOf(points)}
-        fill="none"
-        className={figure?.bad ? 'stroke-lost' : 'stroke-ink'}
-        strokeWidth={figure?.bad ? 3.5 : tension ? 3 : 1.8}
-        strokeDasharray={tension ? '8 3' : undefined}
-      />
-    </g>
+    <path
+      d={pathOf(points)}
+      fill="none"
+      className={figure?.bad ? 'stroke-lost' : 'stroke-ink'}
+      strokeWidth={figure?.bad ? 3.5 : wire.highTension ? 3 : 1.8}
+      strokeDasharray={wire.highTension ? '8 3' : undefined}
+    />
   );
 }
 

@@ -1,4 +1,5 @@
 import type { Laid } from './layout.ts';
+import { pressed } from './pressed.ts';
 import type { WiringProps } from './shown.ts';
 
 const LEAD = { red: 'fill-danger', black: 'fill-ink' } as const;
@@ -79,17 +80,10 @@ export function Terminals({ laid, onTerminal }: { laid: Laid; onTerminal: Wiring
         cx={x + t.x}
         cy={y + t.y}
         r="24"
-        role="button"
-        tabIndex={0}
+        {...pressed(() => onTerminal(t.node))}
         aria-label={`Lead on ${part.label}, ${t.name}`}
         data-node={t.node}
         className="cursor-crosshair fill-do/15 stroke-do outline-none hover:fill-do/40 focus-visible:fill-do/40"
-        onClick={() => onTerminal(t.node)}
-        onKeyDown={(e) => {
-          if (e.key !== 'Enter' && e.key !== ' ') return;
-          e.preventDefault();
-          onTerminal(t.node);
-        }}
       />
     )),
   );

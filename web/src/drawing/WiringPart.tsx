@@ -2,6 +2,7 @@ import type { SymbolId } from '@pondu/core';
 import { figureOf } from './figures.ts';
 import { isFramed, type Box, LABEL_HEIGHT, LINE, REACH } from './geometry.ts';
 import type { LaidPart } from './layout.ts';
+import { pressed } from './pressed.ts';
 import type { WiringProps } from './shown.ts';
 import { EarthSign, Sign } from './Sign.tsx';
 
@@ -38,18 +39,11 @@ export function WiringPart({ laid, use }: { laid: LaidPart; use: WiringProps }) 
   return (
     <g transform={`translate(${x} ${y})`}>
       <g
-        role="button"
-        tabIndex={0}
+        {...pressed(() => use.onPick(part.id))}
         data-part={part.id}
         aria-pressed={picked === part.id}
         aria-label={said.join(', ')}
         className="cursor-pointer outline-none [&:focus-visible>rect]:stroke-do"
-        onClick={() => use.onPick(part.id)}
-        onKeyDown={(e) => {
-          if (e.key !== 'Enter' && e.key !== ' ') return;
-          e.preventDefault();
-          use.onPick(part.id);
-        }}
       >
         <rect
           x="2"

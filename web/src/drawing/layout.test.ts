@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { crossings } from './crossings.ts';
 import { boxOf, inLines, WIDTH } from './geometry.ts';
 import { layOut, type Run } from './layout.ts';
+import { segmentsOf } from './segments.ts';
 import { VALUE } from './values.ts';
 
 const house = houseSchema.parse({});
@@ -21,7 +22,6 @@ const drawings = Object.values(files).flatMap(({ machines = [] }) =>
   }),
 );
 
-const segments = ({ points, wire }: Run) => points.slice(1).map((b, k) => ({ a: points[k]!, b, node: wire.node }));
 describe.each(drawings)('%s, laid out', (_name, drawing) => {
   it('nothing lies on anything else, few wires cross, and it is the same each time', async () => {
     const laid = await layOut(drawing, new ELK());
@@ -34,7 +34,7 @@ describe.each(drawings)('%s, laid out', (_name, drawing) => {
     expect(crossings(laid.wires)).toBeLessThanOrEqual(drawing.wires.length / 10);
     // Every wire goes level or upright, from one end to the other.
     for (const run of laid.wires)
-      for (const { a, b } of segments(run)) expect(a.x === b.x || a.y === b.y, run.wire.id).toBe(true);
+      for (const { a, b } of segmentsOf(run)) expect(a.x === b.x || a.y === b.y, run.wire.id).toBe(true);
     expect(await layOut(drawing, new ELK())).toEqual(laid);
   });
   it('volts stand over no wire, no part, and no other figure', async () => {
@@ -44,7 +44,7 @@ describe.each(drawings)('%s, laid out', (_name, drawing) => {
     expect(values.length).toBeGreaterThan(0.85 * nodes.size);
     for (const { x, y } of values) {
       for (const run of laid.wires)
-        for (const { a, b } of segments(run)) {
+        for (const { a, b } of segmentsOf(run)) {
           const beside =
             Math.max(a.x, b.x) <= x ||
             Math.min(a.x, b.x) >= x + VALUE.width ||
@@ -71,7 +71,7 @@ describe.each(drawings)('%s, laid out', (_name, drawing) => {
 
 describe('crossings', () => {
   const run = (node: string, ...points: [number, number][]): Run => ({
-    wire: { id: node, node, from: { of: 'a' }, to: { of: 'b' } },
+    wire: { id: node, node, highTension: false, from: { of: 'a' }, to: { of: 'b' } },
     points: points.map(([x, y]) => ({ x, y })),
   });
   it('are counted once, and neither where wires touch nor where they are one', () => {

@@ -1,4 +1,5 @@
 import type { LaidPart, Point, Run } from './layout.ts';
+import { segmentsOf, type Segment } from './segments.ts';
 
 /** Room for the volts of a node. */
 export const VALUE = { width: 50, height: 14 } as const;
@@ -11,11 +12,6 @@ interface Box {
   readonly width: number;
   readonly height: number;
 }
-interface Segment {
-  readonly run: Run;
-  readonly a: Point;
-  readonly b: Point;
-}
 
 const crosses = (box: Box, { a, b }: Segment): boolean =>
   Math.max(a.x, b.x) > box.x &&
@@ -27,8 +23,6 @@ const overlap = (one: Box, other: Box): boolean =>
   other.x < one.x + one.width &&
   one.y < other.y + other.height &&
   other.y < one.y + one.height;
-
-const segmentsOf = (run: Run): Segment[] => run.points.slice(1).map((b, k) => ({ run, a: run.points[k]!, b }));
 
 /** Places for a figure at a stretch of wire: over it and under it, at its middle and at its ends; beside it where it rises. */
 function placesAt({ a, b }: Segment): Box[] {

@@ -1,6 +1,11 @@
-import { amps, figureOf } from '../../drawing/figures.ts';
+import { figureOf } from '../../drawing/figures.ts';
 import { Folded } from '../../ui/Folded.tsx';
 import type { DrawingPageState } from './useDrawingPage.ts';
+
+function flowing(part: string, { well, bad }: NonNullable<DrawingPageState['live']>): string {
+  const figure = figureOf('amps', part, well, bad);
+  return figure.bad ? `${figure.well || '—'}, now ${figure.bad}` : figure.well || '—';
+}
 
 /** The same drawing as a table: each part, what its ends are joined to, volts and amperes. */
 export function DrawingTable({ page }: { page: DrawingPageState }) {
@@ -38,12 +43,7 @@ export function DrawingTable({ page }: { page: DrawingPageState }) {
                     return <div key={t.name}>{(bad ? `${well}, now ${bad}` : well) || '—'}</div>;
                   })}
               </td>
-              <td className="py-2">
-                {live && (amps(live.well.amps[part.id]) || '—')}
-                {live?.bad &&
-                  figureOf('amps', part.id, live.well, live.bad).bad &&
-                  `, now ${figureOf('amps', part.id, live.well, live.bad).bad}`}
-              </td>
+              <td className="py-2">{live && flowing(part.id, live)}</td>
             </tr>
           ))}
         </tbody>

@@ -88,24 +88,20 @@ export function CheckCard({
           <span className="text-[14px] text-soft">{why(rank, isNext, proving, unproposed)}</span>
         </div>
         {wiring && (
-          <Link
+          <CornerLink
             to={wiring}
-            aria-label="Wiring: where the leads go"
-            title="Wiring"
-            className="-my-2 grid size-12 shrink-0 place-items-center self-center rounded-lg hover:bg-sunk"
-          >
-            <Waypoints aria-hidden className="size-5" />
-          </Link>
+            name="Wiring"
+            label="Wiring: where the leads go"
+            icon={<Waypoints aria-hidden className="size-5" />}
+          />
         )}
         {yard && (
-          <Link
+          <CornerLink
             to={yard}
-            aria-label="Across the yard: this check in large figures"
-            title="Across the yard"
-            className="-my-2 grid size-12 shrink-0 place-items-center self-center rounded-lg hover:bg-sunk"
-          >
-            <Maximize2 aria-hidden className="size-5" />
-          </Link>
+            name="Across the yard"
+            label="Across the yard: this check in large figures"
+            icon={<Maximize2 aria-hidden className="size-5" />}
+          />
         )}
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-2.5 lg:row-span-2">
@@ -207,5 +203,19 @@ function Line({ icon, term, text }: { icon: React.ReactNode; term: string; text:
       </dt>
       <dd>{text}</dd>
     </div>
+  );
+}
+
+/** Another view of this check, as a sign in the card's corner. */
+function CornerLink({ to, name, label, icon }: { to: string; name: string; label: string; icon: React.ReactNode }) {
+  return (
+    <Link
+      to={to}
+      aria-label={label}
+      title={name}
+      className="-my-2 grid size-12 shrink-0 place-items-center self-center rounded-lg hover:bg-sunk"
+    >
+      {icon}
+    </Link>
   );
 }

@@ -52,7 +52,8 @@ export const breatherChecks: CheckMaker = (machine) =>
             station: BREATHER,
             label: 'Paper over the oil filler hole, idling',
             touch: 'Filler cap off; lay a stiff paper over the hole.',
-            watch: 'Drawn on: it breathes. Blown off: the ventilation is blocked, or combustion gas passes the rings.',
+            watch:
+              'Paper sucked on: good. Paper blown off: the ventilation is blocked, or combustion gas leaks past the rings.',
             words: ['drawn on', 'blown off'],
             needs: [BREATHER],
             minutes: 1,

@@ -16,7 +16,7 @@ export const idleCutOff: PartKind<'shut' | 'fed'> = {
   faults: [
     {
       id: 'stuck',
-      label: 'sticks shut, or winding dead',
+      label: 'stuck closed, or its coil burnt out',
       weight: 1.5,
       repair: 'renew',
       comesWith: 'heat',
