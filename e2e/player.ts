@@ -64,11 +64,14 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
   // The same check may be asked again: what was typed for it before must have gone.
   await page.waitForFunction(() => !(document.querySelector('#reading') as HTMLInputElement | null)?.value);
   await page.keyboard.press('r');
+  // A key that finds no field is a key of the page: 1 would choose another check.
+  await page.waitForFunction(() => document.activeElement?.closest('[data-reading]'));
   if (INSTRUMENTS[check.instrument].dimension) {
     await page.keyboard.type(text);
+    await page.waitForFunction((t) => document.querySelector<HTMLInputElement>('#reading')?.value === t, {}, text);
     await page.keyboard.press('Enter');
     // Far off, it is asked once whether the range is right.
-    await page.waitForFunction(logged, {}, before, 'Yes, let it stand');
+    await takenIn(page, `${label}: ${text}`, before, 'Yes, let it stand');
     if (await page.evaluate(() => document.body.innerText.includes('Yes, let it stand')))
       await click(page, 'button', 'Yes, let it stand');
   } else if ((check.plugs ?? 0) > 1) {
@@ -85,8 +88,18 @@ export async function answerCheck(page: Page, player: Player): Promise<string> {
     await page.keyboard.press('Tab');
     await page.keyboard.press('Enter');
   }
-  await page.waitForFunction(logged, {}, before);
+  await takenIn(page, `${label}: ${text}`, before);
   return `${label}: ${text}`;
+}
+
+/** Waits until what was typed is in the log, or the page asks about it; otherwise tells what the page shows. */
+async function takenIn(page: Page, entered: string, before: number, asked?: string): Promise<void> {
+  try {
+    await page.waitForFunction(logged, {}, before, asked);
+  } catch (late) {
+    const shown = await page.evaluate(() => document.body.innerText);
+    throw new Error(`"${entered}" is not in the log. The page shows:\n${shown}`, { cause: late });
+  }
 }
 
 /** Plugs as they lie there: a look, then the plugs that have it, each by Enter. */
