@@ -21,9 +21,27 @@ const GLOWED = 0.75;
 const SEEN_ALONE = 0.93;
 const MISTAKEN = 0.003;
 
+/** What is seen of one plug each, of several. */
+const onEach = (look: Parameters<typeof onlyPlug>[1], each: readonly number[]): Record<string, number> =>
+  Object.fromEntries(each.map((share, i) => [onlyPlug(i + 1, look), share]));
+
+/** One look gives one word: what strikes first goes first, and of several that strike alike only one is told. */
+function wordByWord() {
+  let left = 1;
+  const shares: Record<string, number> = {};
+  const strikes = (seen: Readonly<Record<string, number>>): void => {
+    const all = Object.values(seen).reduce((a, b) => a + b, 0);
+    const told = left / Math.max(1, all);
+    for (const [word, share] of Object.entries(seen)) shares[word] = (shares[word] ?? 0) + told * share;
+    left = Math.max(0, left - told * all);
+  };
+  return { shares, strikes };
+}
+
 /** Chances of the words: what is wrong with the plugs themselves, and what the engine has done to them. */
 function seesPlugs(scene: Scene): Record<string, number> {
   const { cylinders } = scene.machine.fit;
+  const one = cylinders === 1;
   const set = figuresAt(scene.params, 'plugs');
   const own = Array.from({ length: cylinders }, (_, i) => figuresAt(scene.params, idOf('plug', i + 1)));
   const done = plugPicture(scene);
@@ -36,44 +54,33 @@ function seesPlugs(scene: Scene): Record<string, number> {
   const wide = own.map((p) => (p.gapMetres > WIDE_METRES ? SEEN_ALONE : MISTAKEN));
   const foul = set.shuntOhms < FOULED_OHMS || (set.tooCold ?? 0) > 0 ? 0.97 : 0.015;
   const drowned = 1 - (1 - done.allWet) * (1 - foul);
-  // One look gives one word: what strikes first goes first.
-  let left = 1;
-  const shares: Record<string, number> = {};
-  const give = (word: string, share: number) => {
-    const given = left * Math.min(1, share);
-    shares[word] = (shares[word] ?? 0) + given;
-    return given;
-  };
-  const after = (...given: number[]) => (left -= given.reduce((a, b) => a + b, 0));
+  const { shares, strikes } = wordByWord();
   for (const look of ['bridged', 'cracked'] as const) {
     const is = (p: (typeof own)[number]) =>
       look === 'bridged' ? p.shuntOhms < BRIDGED_OHMS : (p.flashVolts ?? Infinity) < CRACKED_VOLTS;
     const seen = own.map((p) => (is(p) ? SEEN_ALONE : MISTAKEN / 2));
-    if (cylinders === 1) after(give(allPlugs(look), seen[0]!));
-    else after(...seen.map((s, i) => give(onlyPlug(i + 1, look), s)));
+    strikes(one ? { [allPlugs(look)]: seen[0]! } : onEach(look, seen));
   }
-  const [allWet, allOily, allWide] = [allPlugs('wet or sooty'), allPlugs('oily'), allPlugs('wide gap')];
-  after(give(allOily, oily.all), ...(cylinders > 1 ? oily.alone.map((s, i) => give(onlyPlug(i + 1, 'oily'), s)) : []));
-  if (cylinders === 1) after(give(allWide, wide[0]!));
-  else after(...wide.map((s, i) => give(onlyPlug(i + 1, 'wide gap'), s)));
-  if (cylinders === 1) after(give(allPlugs('narrow gap'), narrow[0]!));
-  else after(give(allPlugs('narrow gap'), narrower), ...narrow.map((s, i) => give(onlyPlug(i + 1, 'narrow gap'), s)));
-  after(give(allWet, drowned));
-  if (cylinders === 1) after(give(allWet, wet.all));
-  else
-    after(
-      give(allWet, wet.all),
-      ...wet.alone.map((s, i) => give(onlyPlug(i + 1, 'wet or sooty'), s)),
-      ...(cylinders > 2
-        ? [give(SOME_WET, Math.max(0, 1 - wet.none - wet.all - wet.alone.reduce((a, b) => a + b, 0)))]
-        : []),
-    );
-  after(give(allWide, set.extraGap > WIDER_METRES ? 0.95 : 0.015));
-  after(
-    give(allPlugs('white'), Math.max(done.allWhite + 0.01, GLOWED * Number((set.tooHot ?? 0) > 0))),
-    ...(cylinders > 1 ? white.alone.map((s, i) => give(onlyPlug(i + 1, 'white'), s)) : []),
+  strikes({ [allPlugs('oily')]: oily.all, ...(one ? {} : onEach('oily', oily.alone)) });
+  strikes(one ? { [allPlugs('wide gap')]: wide[0]! } : onEach('wide gap', wide));
+  strikes(
+    one
+      ? { [allPlugs('narrow gap')]: narrow[0]! }
+      : { [allPlugs('narrow gap')]: narrower, ...onEach('narrow gap', narrow) },
   );
-  shares[allPlugs('dry')] = Math.max(0, left);
+  strikes({ [allPlugs('wet or sooty')]: drowned });
+  const someWet = 1 - wet.none - wet.all - wet.alone.reduce((a, b) => a + b, 0);
+  strikes({
+    [allPlugs('wet or sooty')]: wet.all,
+    ...(one ? {} : onEach('wet or sooty', wet.alone)),
+    ...(cylinders > 2 ? { [SOME_WET]: Math.max(0, someWet) } : {}),
+  });
+  strikes({ [allPlugs('wide gap')]: set.extraGap > WIDER_METRES ? 0.95 : 0.015 });
+  strikes({
+    [allPlugs('white')]: Math.max(done.allWhite + 0.01, GLOWED * Number((set.tooHot ?? 0) > 0)),
+    ...(one ? {} : onEach('white', white.alone)),
+  });
+  strikes({ [allPlugs('dry')]: 1 });
   return shares;
 }
 
