@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled, root } from './lib/prepare.mjs';
 
 const asked = (flag) => process.argv.includes(`--${flag}`);
-await ensureInstalled();
+await ensureInstalled(ensureBuilt);
 await ensureBuilt();
 const env = {
   ...process.env,

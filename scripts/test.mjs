@@ -1,8 +1,9 @@
 // npm test: type check, lint, unit and end to end, on a machine with nothing but Node and apt.
 import { CHROMIUM, ensureBuilt, ensureDebian, ensureInstalled, run } from './lib/prepare.mjs';
 
-await ensureInstalled();
-await ensureDebian({ [CHROMIUM]: 'chromium' });
+const browser = () => ensureDebian({ [CHROMIUM]: 'chromium' });
+await ensureInstalled(browser);
+await browser();
 const steps = [
   ['types', () => run('npx', ['tsc', '-b'])],
   ['lint', () => run('npx', ['eslint', '.', '--max-warnings', '0'])],

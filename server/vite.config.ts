@@ -6,7 +6,7 @@ export default defineConfig({
     target: 'node20',
     outDir: 'dist',
     emptyOutDir: true,
-    rollupOptions: { input: { main: 'src/main.ts', worker: 'src/compute/worker.ts' } },
+    rollupOptions: { input: { main: 'src/main.ts', worker: 'src/compute/worker.ts', restore: 'src/restore.ts' } },
   },
   ssr: { noExternal: ['@pondu/core'] },
 });

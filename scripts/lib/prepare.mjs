@@ -20,6 +20,8 @@ export function run(command, args, options = {}) {
 }
 
 const SHOWN_EVERY_MS = 1000;
+/** In a file, where nothing can be written over. */
+const SAID_EVERY_S = 60;
 
 /** Runs a command whose own words are of no interest unless it fails, and shows that it moves. */
 async function working(what, command, args, options = {}) {
@@ -32,7 +34,7 @@ async function working(what, command, args, options = {}) {
   // On a terminal one line that counts; in a file a line now and then.
   const timer = setInterval(() => {
     if (isTTY) process.stderr.write(`\r${what} … ${seconds()} s `);
-    else if (seconds() % 30 === 0) say(`${what} … ${seconds()} s`);
+    else if (seconds() % SAID_EVERY_S === 0) say(`${what} … ${seconds()} s`);
   }, SHOWN_EVERY_MS);
   if (isTTY) process.stderr.write(`${what} …`);
   else say(`${what} …`);
@@ -71,17 +73,18 @@ function sources(folders) {
   return hash(lines.join('\n'));
 }
 
-export async function ensureInstalled() {
+/** Installs what the lock file names; `meanwhile` is done while the database driver is compiled, which takes longest. */
+export async function ensureInstalled(meanwhile = async () => {}) {
   const lock = read(join(root, 'package-lock.json'));
-  await fresh('install', hash(lock + process.version), join(root, 'node_modules/.package-lock.json'), () =>
-    working(
-      'Installing packages and compiling the database driver, some minutes the first time',
-      'npm',
-      ['ci', '--no-audit', '--no-fund', '--loglevel=error'],
-      // The driver is the long part: compiled on all cores.
-      { env: { ...process.env, JOBS: String(availableParallelism()), MAKEFLAGS: `-j${availableParallelism()}` } },
-    ),
-  );
+  await fresh('install', hash(lock + process.version), join(root, 'node_modules/.package-lock.json'), async () => {
+    const npm = (what, args, options) => working(what, 'npm', [...args, '--loglevel=error'], options);
+    await npm('Fetching packages', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
+    // All cores: it is one large C file and little else.
+    const cores = availableParallelism();
+    const env = { ...process.env, JOBS: String(cores), MAKEFLAGS: `-j${cores}` };
+    const driver = 'Compiling the database driver (one large C file: 4 to 5 minutes on two cores elsewhere)';
+    await Promise.all([npm(driver, ['rebuild', 'sqlite3', '--foreground-scripts'], { env }), meanwhile()]);
+  });
 }
 
 export async function ensureBuilt() {

@@ -137,7 +137,9 @@ describe('in the shop’s network', () => {
     ])
       problemIn(await s.api.get(path).expect(401));
     problemIn(await s.api.post('/api/machines').send(machineBody).expect(401));
-    expect((await s.api.get('/jobs/x').set('Accept', 'text/html').expect(303)).headers['location']).toBe('/enter.html');
+    expect((await s.api.get('/jobs/x?a=b').set('Accept', 'text/html').expect(303)).headers['location']).toBe(
+      '/enter.html?to=%2Fjobs%2Fx%3Fa%3Db',
+    );
     problemIn(await s.api.get('/index.html').set('Accept', 'text/html').expect(404));
     problemIn(await s.api.get('/assets/main-1.js').expect(404));
     await s.api.get('/enter.html').expect(200);

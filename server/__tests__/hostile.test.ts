@@ -33,7 +33,7 @@ describe('an import that is meant to hurt', () => {
     const { body } = problemIn(
       await post(file(`{"id":"a","machine":${JSON.stringify(machineBody)},"jobs":[${job}]}`)).expect(422),
     );
-    expect(body.title).toMatch('far larger');
+    expect(body.title).toMatch('At most 5000 belong here');
   });
   it('nesting without end, half a file, no file', async () => {
     problemIn(await post('['.repeat(500_000)).expect(422));

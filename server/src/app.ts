@@ -9,7 +9,7 @@ import { pinoHttp } from 'pino-http';
 import type { Compute } from './compute/compute.ts';
 import { Simulations } from './compute/simulations.ts';
 import { Summaries } from './compute/summaries.ts';
-import { doorRoutes, locked, recognise, signInFiles, type DoorOptions } from './door/door.ts';
+import { doorRoutes, locked, recognise, signInFiles, UNFORWARDED, type DoorOptions } from './door/door.ts';
 import { loopbackOnly, sameOrigin, type Hosts } from './door/origin.ts';
 import { Problem } from './http/problem.ts';
 import { problems, refuse, unknownRoute } from './http/problems.ts';
@@ -142,6 +142,7 @@ function apiRoutes({
       limit: callsAMinute,
       standardHeaders: true,
       legacyHeaders: false,
+      validate: UNFORWARDED,
       handler: (_req, res) =>
         refuse(res, new Problem(429, 'too-many', 'Too many calls in a minute. Nothing was changed; wait a little.')),
     }),
@@ -157,9 +158,8 @@ function apiRoutes({
   api.get('/health', (_req, res) => void res.json({ ok: true }));
   const document = openApiDocument();
   api.get('/openapi.json', (_req, res) => void res.json(document));
-  const changes = changeRoutes(store);
-  api.use('/changes', changes.routes);
-  api.use('/door', doorRoutes(store, door, changes.endFor));
+  api.use('/changes', changeRoutes(store));
+  api.use('/door', doorRoutes(store, door));
   api.use('/', dueRoutes(store));
   api.use(
     '/machines',

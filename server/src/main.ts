@@ -6,7 +6,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { moveClock } from './clock.ts';
+import { moveClock, now } from './clock.ts';
 import { computePool } from './compute/pool.ts';
 import { certificates } from './door/certificates.ts';
 import { lanHosts, loopbackOnly, ownAddresses } from './door/origin.ts';
@@ -15,7 +15,9 @@ import { trustApp } from './door/trustPage.ts';
 import { clearImports } from './files/import.ts';
 import { endStreams } from './http/stream.ts';
 import { loadFolder } from './loadFolder.ts';
-import { openStore } from './store/database.ts';
+import { dropLoosePictures } from './store/pictures.ts';
+import { openStore, type Store } from './store/database.ts';
+import { Unusable, unusable } from './store/dataFile.ts';
 import { programMark } from './programMark.ts';
 import { forgetOthers } from './store/simulations.ts';
 import { welcome } from './welcome.ts';
@@ -48,8 +50,7 @@ const names = PONDU_NAMES.toLowerCase().split(',').filter(Boolean);
 const here = fileURLToPath(import.meta.url);
 const worker = join(dirname(here), here.endsWith('.ts') ? 'compute/worker.ts' : 'worker.js');
 const file = resolve(PONDU_DATA);
-await mkdir(dirname(file), { recursive: true });
-const store = await openStore(file);
+const store = await opened();
 await clearImports(store);
 await forgetOthers(store, await programMark(worker));
 const compute = computePool(worker);
@@ -84,14 +85,42 @@ if (signed) {
   const plainPort = await listen(plain, Number(PORT) === 0 ? 0 : port + 1);
   trust = `http://${shownHosts[0] ?? host}:${plainPort}`;
 }
+/** A server that runs for weeks meets its days by itself. */
+const BACKUP_LOOKED_FOR_MS = 1_800_000;
+const daily = async () => {
+  await store.backups.daily(now());
+  await dropLoosePictures(store, now()).catch((error: unknown) => logger.error({ err: error }, 'loose pictures'));
+};
+void daily();
+setInterval(() => void daily(), BACKUP_LOOKED_FOR_MS).unref();
 process.stdout.write(await welcome({ addresses, file, key: key?.text, trust, authority: signed?.authority }));
+
+/** Says in a line what is in the way, and goes. */
+function giveUp(why: string): never {
+  process.stderr.write(`${why}\n`);
+  process.exit(1);
+}
+
+async function opened(): Promise<Store> {
+  try {
+    await mkdir(dirname(file), { recursive: true });
+    return await openStore(file);
+  } catch (error) {
+    const known = unusable(file, error);
+    if (known instanceof Unusable) giveUp(known.message);
+    throw error;
+  }
+}
 
 function listen(on: Server, wanted: number): Promise<number> {
   return new Promise((done) => {
-    on.once('error', (error) => {
-      logger.fatal({ err: error }, `Cannot listen on ${host}:${wanted}`);
-      process.exit(1);
-    });
+    on.once('error', (error: NodeJS.ErrnoException) =>
+      giveUp(
+        error.code === 'EADDRINUSE'
+          ? `Port ${wanted} on ${host} is taken by another program. Stop that one, or name another port with PORT.`
+          : `Cannot listen on ${host}:${wanted}: ${error.message}. Name another with PORT or HOST.`,
+      ),
+    );
     on.listen(wanted, host, () => done((on.address() as AddressInfo).port));
   });
 }

@@ -3,6 +3,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { Shell } from './app/Shell.tsx';
 import { NotHere } from './app/NotHere.tsx';
+import { WentWrong } from './app/WentWrong.tsx';
 import './index.css';
 import { installable } from './offline/installable.ts';
 import { BaysPage } from './screens/bays/BaysPage.tsx';
@@ -17,7 +18,7 @@ const router = createBrowserRouter([
   {
     path: '/',
     element: <Shell />,
-    errorElement: <NotHere />,
+    errorElement: <WentWrong />,
     HydrateFallback: () => null,
     children: [
       { index: true, element: <BaysPage /> },

@@ -45,7 +45,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'scan reader': scanReader,
   eyes,
 };
-export { fromRuler, INSULATES_OHMS, rulerScale, toRuler, twoWords, untouched } from './instrument.ts';
+export { canBeShown, fromRuler, INSULATES_OHMS, rulerScale, toRuler, twoWords, untouched } from './instrument.ts';
 export { meterVolts } from './voltmeter.ts';
 export { howItRuns, type Running } from '../engine/howItRuns.ts';
 export { sparkWords } from './sparkTester.ts';

@@ -46,8 +46,34 @@ const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
   share: 0.05,
 };
 export const rulerScale = (dimension: Dimension): number => SCALE[dimension] ?? 1;
-export const toRuler = (value: number, dimension: Dimension): number => Math.asinh(value / rulerScale(dimension));
+/** Beyond this every figure lies at the end of the scale: what was stored once may be anything. */
+const END_OF_SCALE = 1e15;
+export const toRuler = (value: number, dimension: Dimension): number =>
+  Math.asinh(Math.min(END_OF_SCALE, Math.max(-END_OF_SCALE, value / rulerScale(dimension))));
 export const fromRuler = (u: number, dimension: Dimension): number => Math.sinh(u) * rulerScale(dimension);
+
+/**
+ * More than any instrument of a workshop shows, SI: a kilovolt meter with its probe, insulation in gigohms, a starter of
+ * the largest engine. Judgement; a reading beyond it was never shown.
+ */
+const MOST_SHOWN: Readonly<Record<Dimension, number>> = {
+  voltage: 100e3,
+  resistance: 1e12,
+  current: 10e3,
+  capacitance: 1,
+  inductance: 1e3,
+  length: 100,
+  angle: 3600,
+  speed: 100e3,
+  time: 1e7,
+  pressure: 1e9,
+  volume: 10,
+  temperature: 5000,
+  turns: 1000,
+  share: 100,
+  ratio: 1e9,
+};
+export const canBeShown = (value: number, dimension: Dimension): boolean => Math.abs(value) <= MOST_SHOWN[dimension];
 
 /** Two words with a soft border between them. */
 export const twoWords = (yes: string, no: string, share: number): Outcome => ({

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { houseSchema } from './house.ts';
+import { JOB_LIMITS } from './limits.ts';
 import { PHOTO_TYPES } from './photo.ts';
 import { jobBodySchema, jobEventSchema, snagSchema } from './job.ts';
 import { machineBodySchema } from './machine.ts';
@@ -20,9 +21,9 @@ export type PictureFile = z.infer<typeof pictureFileSchema>;
 
 export const jobFileSchema = jobBodySchema.extend({
   id: z.string().min(1).max(64),
-  events: z.array(jobEventSchema).max(5000),
-  snags: z.array(snagSchema).max(500).default([]),
-  pictures: z.array(pictureFileSchema).max(200).optional(),
+  events: z.array(jobEventSchema).max(JOB_LIMITS.events),
+  snags: z.array(snagSchema).max(JOB_LIMITS.snags).default([]),
+  pictures: z.array(pictureFileSchema).max(JOB_LIMITS.pictures).optional(),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 

@@ -5,6 +5,7 @@ export * from './machine.ts';
 export * from './upgrade.ts';
 export * from './freeProbe.ts';
 export * from './sheet.ts';
+export * from './limits.ts';
 export * from './photo.ts';
 export * from './book.ts';
 export * from './job.ts';

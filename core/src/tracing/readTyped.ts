@@ -1,5 +1,5 @@
 import type { Check } from '../trails/checks.ts';
-import { INSTRUMENTS } from '../instruments/index.ts';
+import { canBeShown, INSTRUMENTS } from '../instruments/index.ts';
 import { parseQuantity, type ParseFailure } from '../quantity/index.ts';
 import type { ReadingValue } from '../schema/job.ts';
 
@@ -12,12 +12,12 @@ type Asked = Pick<Check, 'instrument' | 'words'>;
 
 export const wordsOf = (check: Asked): readonly string[] => check.words ?? INSTRUMENTS[check.instrument].words ?? [];
 
-/** Whether a value is one that this check can show at all: a number for a number, OL where a meter has it, its own words. */
+/** Whether a value is one that this check can show at all: a number for a number, and none that no instrument shows; OL where a meter has it, its own words. */
 export function suits(check: Asked, value: ReadingValue): boolean {
   const { dimension } = INSTRUMENTS[check.instrument];
   if (value.kind === 'word') return dimension === undefined && wordsOf(check).includes(value.word);
   if (dimension === undefined) return false;
-  return value.kind === 'open' ? dimension === 'resistance' : Number.isFinite(value.value);
+  return value.kind === 'open' ? dimension === 'resistance' : canBeShown(value.value, dimension);
 }
 
 /** A reading as typed or picked, made into a value that suits the check. A bare number takes the check's usual unit. */

@@ -99,3 +99,16 @@ export type Change =
   | { type: 'jobs' | 'machines' | 'house' | 'devices' }
   | { type: 'machine'; id: string }
   | { type: 'summary'; id: string; summary: Summary };
+
+/** A copy of the data file beside it. */
+export interface Backup {
+  name: string;
+  bytes: number;
+  at: string;
+}
+/** The copies, the newest first; `failed` says why the last could not be made. */
+export interface BackupsView {
+  folder: string;
+  backups: readonly Backup[];
+  failed: string | null;
+}

@@ -59,8 +59,8 @@ export class Summaries {
   private async stand(id: string): Promise<{ now: string; known: string | null } | undefined> {
     const [row] = await this.store.sequelize.query<{ now: string; known: string | null }>(
       `SELECT ${STAND} AS now, s.stand AS known FROM jobs j JOIN machines m ON m.id = j.machine_id
-        LEFT JOIN summaries s ON s.job_id = j.id WHERE j.id = :id`,
-      { type: QueryTypes.SELECT, replacements: { id } },
+        LEFT JOIN summaries s ON s.job_id = j.id WHERE j.id = $id`,
+      { type: QueryTypes.SELECT, bind: { id } },
     );
     return row;
   }

@@ -26,6 +26,7 @@ import {
   Unsolved,
   unsolvedWords,
   withTracer,
+  type Check,
   type Conditions,
   type House,
   type MachineBody,
@@ -50,11 +51,28 @@ export interface OfJob extends OfMachine {
   events: JobEvent[];
 }
 
+const REMARK = 'seen-';
 const checkOf = (tracer: Tracer, id: string) => {
   const check = tracer.weigher.check(id);
-  if (!check) throw notFound('check on this machine', id);
-  return check;
+  if (check) return check;
+  if (id.startsWith(REMARK))
+    throw new Problem(
+      404,
+      'not-found',
+      `This machine has no part at "${id.slice(REMARK.length)}" to remark on. Its checks are listed at /checks.`,
+    );
+  throw notFound('check on this machine', id);
 };
+const noSuchProbe = () =>
+  invalid([{ field: 'probe', message: 'This machine has no such places, wire or state; pick them again.' }]);
+
+/** A check as the API lists it: how it is done, and what it should read when all is well. */
+const listed = (tracer: Tracer, check: Check, proposed: boolean) => ({
+  ...checkView(check),
+  state: check.state,
+  well: ruler(tracer.weigher, check, []).well,
+  proposed,
+});
 
 /** What the bay shows, what its job's first screen asks for, and where wanted what was simulated for both, gzipped. */
 interface Summarised {
@@ -72,14 +90,13 @@ interface Sent {
 }
 /** A reading as sent, made into a value of the check's own kind; an absurd one is asked about once. */
 function readingValue(tracer: Tracer, { checkId, probe, typed, value, confirmed }: Sent): ReadingValue {
-  if (probe && tracer.weigher.learn(probe)?.id !== checkId)
-    throw invalid([{ field: 'probe', message: 'This machine has no such places, wire or state; pick them again.' }]);
+  if (probe && tracer.weigher.learn(probe)?.id !== checkId) throw noSuchProbe();
   const check = checkOf(tracer, checkId);
   const read = typed === undefined ? { ok: true as const, value: value! } : readTyped(check, typed);
   if (!read.ok) throw invalid([{ field: 'typed', message: parseWords(read.failure) }]);
   if (!suits(check, read.value))
     throw invalid([
-      { field: 'value', message: 'This check cannot show that: another kind of value, or another word.' },
+      { field: 'value', message: 'This check cannot show that: it is another kind of value, another word, or more than any instrument shows.' },
     ]);
   if (!confirmed && absurd(tracer.weigher, check, read.value))
     throw new Problem(
@@ -132,14 +149,21 @@ export const TASKS = {
   },
   reading: (cache: TracerCache, { machine, house, sent }: OfMachine & { sent: Sent }) =>
     withTracer(cache, machine, house, (t) => readingValue(t, sent)),
+  /** Every check, those too that are never proposed: a remark about a station, the spark of one cylinder. */
   checks: (cache: TracerCache, { machine, house }: OfMachine) =>
-    withTracer(cache, machine, house, (t) =>
-      t.model.checks.map((check) => ({
-        ...checkView(check),
-        state: check.state,
-        well: ruler(t.weigher, check, []).well,
-      })),
-    ),
+    withTracer(cache, machine, house, (t) => [
+      ...t.model.checks.map((check) => listed(t, check, true)),
+      ...t.model.beyond.map((check) => listed(t, check, false)),
+    ]),
+  /** Where leads can be put on this machine, in which states, and what can be unplugged meanwhile. */
+  probing: (cache: TracerCache, { machine, house }: OfMachine) => modelView(cache, machine, house).probing,
+  /** A free probe as a check: what it should read, and under which id its readings go in. */
+  probe: (cache: TracerCache, { machine, house, probe }: OfMachine & { probe: FreeProbe }) =>
+    withTracer(cache, machine, house, (t) => {
+      const check = t.weigher.learn(probe);
+      if (!check) throw noSuchProbe();
+      return listed(t, check, false);
+    }),
   plates: (cache: TracerCache, { machine, house }: OfMachine) => platesView(cache.for(machine, house).model),
   /** What a page need not simulate itself, gzipped: all that a first job on this machine asks. */
   simulated: (cache: TracerCache, { machine, house }: OfMachine): Uint8Array =>

@@ -7,6 +7,7 @@ import { rateLimit } from 'express-rate-limit';
 import { Problem } from '../http/problem.ts';
 import { refuse } from '../http/problems.ts';
 import { body, param } from '../http/request.ts';
+import { endStreamsOf } from '../http/stream.ts';
 import { enterSchema, namedSchema } from '../routes/schemas.ts';
 import type { Store } from '../store/database.ts';
 import { addDevice, deviceOf, listDevices, putOut, renameDevice } from '../store/devices.ts';
@@ -19,6 +20,8 @@ declare module 'express-serve-static-core' {
   }
 }
 
+/** Nobody forwards to this server: what a stranger says about it is passed over, and not written into the log. */
+export const UNFORWARDED = { xForwardedForHeader: false, forwardedHeader: false } as const;
 const COOKIE = 'pondu_device';
 /** As long as browsers keep one. */
 const COOKIE_MS = 400 * 86_400_000;
@@ -59,13 +62,13 @@ export function locked(files: readonly string[]): RequestHandler {
     if (req.device || files.includes(req.path) || req.path === '/api/door/enter') return next();
     if (req.path.startsWith('/api'))
       throw new Problem(401, 'no-key', 'This device has not been let in. Open the page and give the shop key.');
-    if (req.accepts('html') && req.method === 'GET' && !req.path.includes('.')) return res.redirect(303, '/enter.html');
+    if (req.accepts('html') && req.method === 'GET' && !req.path.includes('.')) return res.redirect(303, `/enter.html?to=${encodeURIComponent(req.originalUrl)}`);
     throw new Problem(404, 'no-such-address', 'There is nothing here without the shop key.');
   };
 }
 
 /** Which device this is, who else is in, and the key for the next one. */
-export function doorRoutes(store: Store, { key, secure, addresses }: DoorOptions, gone: (id: string) => void): Router {
+export function doorRoutes(store: Store, { key, secure, addresses }: DoorOptions): Router {
   const routes = Router();
   const slow = rateLimit({
     windowMs: 60_000,
@@ -73,6 +76,7 @@ export function doorRoutes(store: Store, { key, secure, addresses }: DoorOptions
     skipSuccessfulRequests: true,
     standardHeaders: true,
     legacyHeaders: false,
+    validate: UNFORWARDED,
     handler: (_req, res) =>
       refuse(res, new Problem(429, 'too-many', 'Too many wrong keys. Wait a minute, then try again.')),
   });
@@ -113,7 +117,7 @@ export function doorRoutes(store: Store, { key, secure, addresses }: DoorOptions
   });
   routes.delete('/devices/:id', async (req: Request, res: Response) => {
     await putOut(store, param(req, 'id'));
-    gone(param(req, 'id'));
+    endStreamsOf(param(req, 'id'));
     res.status(204).end();
   });
   return routes;

@@ -7,6 +7,7 @@ import {
   snagSchema,
 } from '@pondu/core/schema';
 import { Op, type Transaction } from 'sequelize';
+import type { z } from 'zod';
 import type { Store } from '../store/database.ts';
 import { getMachine } from '../store/machines.ts';
 import { readHouse } from '../store/house.ts';
@@ -15,11 +16,8 @@ import { readable } from '../store/unreadable.ts';
 /** So many machines are looked up at a time. */
 const SLICE = 20;
 
-/** Bodies are kept as JSON: an id is put in front, more behind, and nothing is parsed twice. */
-const within = (body: string, before: object, after = ''): string => {
-  const inner = body.trim().slice(1, -1);
-  return `{${JSON.stringify(before).slice(1, -1)}${inner ? `,${inner}` : ''}${after}}`;
-};
+/** An object as JSON with more behind it, which is JSON already. */
+const within = (value: object, after: string): string => `${JSON.stringify(value).slice(0, -1)}${after}}`;
 
 interface Unreadable {
   table: string;
@@ -80,34 +78,36 @@ async function* jobsOf(
   const options = { raw: true, transaction } as const;
   const jobs = await store.models.jobs.findAll({
     where: { machineId, deletedAt: null, importing: null },
-    order: [['updatedAt', 'DESC']],
+    order: [['id', 'ASC']],
     ...options,
   });
   let first = true;
   for (const { id, body } of jobs) {
-    if (!readable(jobBodySchema, body).ok) {
+    const job = readable(jobBodySchema, body);
+    if (!job.ok) {
       lost.push({ table: 'jobs', id, body });
       continue;
     }
     const events = await store.models.events.findAll({ where: { jobId: id }, order: [['seq', 'ASC']], ...options });
-    const snags = await store.models.snags.findAll({ where: { jobId: id }, ...options });
+    const snags = await store.models.snags.findAll({ where: { jobId: id }, order: [['id', 'ASC']], ...options });
     const good = <Row extends { body: string }>(
       rows: readonly Row[],
       schema: typeof jobEventSchema | typeof snagSchema,
       table: string,
       idOf: (row: Row) => string,
     ): string => {
-      const kept = rows.filter((row) => {
-        const { ok } = readable(schema, row.body);
-        if (!ok) lost.push({ table, id: idOf(row), body: row.body });
-        return ok;
+      // As they read now, not as an earlier version wrote them: read in again, they are the same.
+      const kept = rows.flatMap((row) => {
+        const read = readable(schema as z.ZodType, row.body);
+        if (!read.ok) lost.push({ table, id: idOf(row), body: row.body });
+        return read.ok ? [JSON.stringify(read.value)] : [];
       });
-      return kept.map((row) => row.body).join(',');
+      return kept.join(',');
     };
     const told = good(events, jobEventSchema, 'job_events', (e) => `${id}/${e.eventId}`);
     const noticed = good(snags, snagSchema, 'snags', (s) => s.id);
     const seen = photos ? await picturesOf(store, id, transaction) : '';
-    yield `${first ? '' : ','}${within(body, { id }, `,"events":[${told}],"snags":[${noticed}]${seen}`)}`;
+    yield `${first ? '' : ','}${within({ id, ...job.value }, `,"events":[${told}],"snags":[${noticed}]${seen}`)}`;
     first = false;
   }
 }
@@ -116,7 +116,7 @@ async function* jobsOf(
 async function picturesOf(store: Store, jobId: string, transaction: Transaction): Promise<string> {
   const rows = await store.models.pictures.findAll({
     where: { jobId },
-    order: [['at', 'ASC']],
+    order: [['id', 'ASC']],
     raw: true,
     transaction,
   });

@@ -124,7 +124,7 @@ async function stage(store: Store, spool: Spool, tag: string): Promise<Imported>
     );
     const pictures = slice.flatMap((row) =>
       row[0] === 'picture' && jobs.has(row[1])
-        ? [pictureRow(row[1], row[2], row[3] as PhotoType, Buffer.from(row[4], 'base64'))]
+        ? [pictureRow(row[1], row[2], { type: row[3] as PhotoType, bytes: Buffer.from(row[4], 'base64') })]
         : [],
     );
     await store.write(async (transaction) => {
@@ -140,8 +140,8 @@ async function stage(store: Store, spool: Spool, tag: string): Promise<Imported>
 
 /** Takes out what an import that failed, or a server that died in it, has left; in slices too. */
 export async function clearImports(store: Store, tag?: string): Promise<void> {
-  const which = tag === undefined ? 'importing IS NOT NULL' : 'importing = :tag';
-  const options = { replacements: { tag: tag ?? '' } };
+  const which = tag === undefined ? 'importing IS NOT NULL' : 'importing = $tag';
+  const options = tag === undefined ? {} : { bind: { tag } };
   const jobs = `SELECT id FROM jobs WHERE ${which} LIMIT 50`;
   const any = async (table: string) => {
     const [[row]] = (await store.sequelize.query(

@@ -2,6 +2,7 @@ import { closeSync, createReadStream, openSync, writeSync } from 'node:fs';
 import { entryOf } from '@pondu/core';
 import {
   houseSchema,
+  JOB_LIMITS,
   jobBodySchema,
   jobEventSchema,
   jobFileSchema,
@@ -14,19 +15,16 @@ import chain from 'stream-chain';
 import Assembler from 'stream-json/assembler.js';
 import { parser } from 'stream-json';
 import { z } from 'zod';
-import { sha256 } from '../store/pictures.ts';
-import { fieldsOf, MOST_TOLD, type FieldError } from '../http/problem.ts';
+import { pictureFrom, sha256 } from '../store/pictures.ts';
+import { fieldsOf, MOST_TOLD, Problem, type FieldError } from '../http/problem.ts';
 import type { MachineLine, ReadImport, RowLine, Spool } from './spool.ts';
 
 type Token = parser.Token;
 
 /** After so many problems the rest of a file is not looked at. */
 const MOST_LOOKED_AT = 1000;
-/** A machine's own figures, or one job with its events: beyond this it is a mistake. Tokens of JSON. */
-const MOST_TOKENS = 400_000;
-const MOST_EVENTS = 5000;
-const MOST_SNAGS = 500;
-const MOST_PICTURES = 200;
+/** A machine's own figures, or one job with its events: beyond this it is a mistake. Tokens of JSON, of two bytes at least. */
+const MOST_TOKENS = JOB_LIMITS.bytes / 2;
 
 /** Stops the reading of a file that is wrong beyond use. */
 class Enough extends Error {}
@@ -68,6 +66,7 @@ class FileReader {
   private machine: Record<string, unknown> = {};
   private machineNumber = -1;
   private jobNumber = -1;
+  private readonly pictures: (() => Promise<void>)[] = [];
   private held: Assembler | undefined;
   private tokens = 0;
   private take: (value: unknown) => void = () => undefined;
@@ -179,15 +178,15 @@ class FileReader {
       const { id: _id, ...body } = head;
       this.lines.add(['job', this.machineNumber, id, JSON.stringify(body)]);
     }
-    for (const [i, each] of this.list(events, MOST_EVENTS, `${at}.events`).entries()) {
+    for (const [i, each] of this.list(events, JOB_LIMITS.events, `${at}.events`).entries()) {
       const event = this.check(jobEventSchema, each, `${at}.events.${i}`);
       if (event) this.lines.add(['event', id, entryOf(event).id, event.type, JSON.stringify(event)]);
     }
-    for (const [i, each] of this.list(snags, MOST_SNAGS, `${at}.snags`).entries()) {
+    for (const [i, each] of this.list(snags, JOB_LIMITS.snags, `${at}.snags`).entries()) {
       const snag = this.check(snagSchema, each, `${at}.snags.${i}`);
       if (snag) this.lines.add(['snag', id, snag.id, JSON.stringify(snag)]);
     }
-    for (const [i, each] of this.list(pictures, MOST_PICTURES, `${at}.pictures`).entries())
+    for (const [i, each] of this.list(pictures, JOB_LIMITS.pictures, `${at}.pictures`).entries())
       this.picture(id, each, `${at}.pictures.${i}`);
     this.rows += 1;
   }
@@ -197,7 +196,21 @@ class FileReader {
     const bytes = Buffer.from(read.base64, 'base64');
     if (sha256(bytes) !== read.sha256)
       this.wrong(`${at}.sha256`, 'This photo is not what its hash says: the file is damaged.');
-    else this.lines.add(['picture', jobId, read.id, read.type, read.base64]);
+    else this.pictures.push(() => this.looked(jobId, read.id, bytes, at));
+  }
+  /** Through the same door as a photo that is sent. */
+  private async looked(jobId: string, id: string, sent: Buffer, at: string): Promise<void> {
+    try {
+      const { type, bytes } = await pictureFrom(sent, id);
+      this.lines.add(['picture', jobId, id, type, bytes.toString('base64')]);
+    } catch (error) {
+      if (!(error instanceof Problem)) throw error;
+      this.wrong(at, error.message);
+    }
+  }
+  /** Looks at the pictures met so far, before the file is read on. */
+  async look(): Promise<void> {
+    for (let next = this.pictures.shift(); next; next = this.pictures.shift()) await next();
   }
   private list(value: unknown, most: number, at: string): unknown[] {
     if (!Array.isArray(value)) this.wrong(at, 'This is a list.');
@@ -218,6 +231,9 @@ class FileReader {
     this.machines.close();
     this.lines.close();
   }
+  get meets(): boolean {
+    return this.pictures.length > 0;
+  }
   get whole(): boolean {
     return this.where === 'after';
   }
@@ -232,7 +248,10 @@ export async function readImport(path: string, spool: Spool): Promise<ReadImport
   let more = false;
   try {
     const tokens = chain([createReadStream(path), parser({ streamValues: false })]);
-    for await (const token of tokens as AsyncIterable<Token>) reader.token(token);
+    for await (const token of tokens as AsyncIterable<Token>) {
+      reader.token(token);
+      if (reader.meets) await reader.look();
+    }
     reader.end();
   } catch (error) {
     if (error instanceof Enough) more = true;

@@ -1,6 +1,7 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import { UniqueConstraintError } from 'sequelize';
 import { ZodError } from 'zod';
+import { codeOf } from './codeOf.ts';
 import { fieldsOf, invalid, Problem } from './problem.ts';
 
 function send(res: Response, status: number, code: string, title: string, facts: object = {}): void {
@@ -25,12 +26,16 @@ const REFUSED: Readonly<Record<number, [code: string, title: string]>> = {
   416: ['no-such-range', 'The file has no such range. Ask for the whole of it.'],
 };
 
+const DISK_FULL: ReadonlySet<string> = new Set(['SQLITE_FULL', 'ENOSPC', 'EDQUOT']);
+
 export const problems: ErrorRequestHandler = (error: unknown, req, res, next) => {
   if (res.headersSent) return next(error);
   if (error instanceof Problem) return refuse(res, error);
   if (error instanceof ZodError) return refuse(res, invalid(fieldsOf(error)));
   if (error instanceof UniqueConstraintError)
     return send(res, 409, 'duplicate', 'The same id stands there twice, or is here already. Nothing was changed.');
+  if (DISK_FULL.has(codeOf(error)))
+    return send(res, 507, 'disk-full', 'The disk of the workshop is full. Nothing was changed; make room, then go on.');
   if (error instanceof URIError) return send(res, 400, 'bad-address', 'The address cannot be read.');
   const { status } = error as { status?: unknown };
   const known =

@@ -2,7 +2,21 @@ import type { Request, Response } from 'express';
 import type { z } from 'zod';
 import { fieldsOf, invalid, Problem } from './problem.ts';
 
+/** Where in what was sent there is a NUL, which SQLite takes for the end of a text; undefined where there is none. */
+function nulIn(given: unknown, at = ''): string | undefined {
+  if (typeof given === 'string') return given.includes('\0') ? at : undefined;
+  if (typeof given !== 'object' || given === null) return undefined;
+  for (const [key, value] of Object.entries(given)) {
+    const found = nulIn(value, at ? `${at}.${key}` : key);
+    if (found !== undefined) return found;
+  }
+  return undefined;
+}
+
 function read<S extends z.ZodType>(given: unknown, schema: S): z.output<S> {
+  const nul = nulIn(given);
+  if (nul !== undefined)
+    throw invalid([{ field: nul, message: 'There is a character in it that stands for nothing (NUL). Take it out.' }]);
   const parsed = schema.safeParse(given);
   if (!parsed.success) throw invalid(fieldsOf(parsed.error));
   return parsed.data;

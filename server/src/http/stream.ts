@@ -8,11 +8,17 @@ export interface Stream {
   ended(done: () => void): void;
 }
 
-const open = new Set<Stream>();
+/** Streams that are going, with the device that hears each. */
+const open = new Map<Stream, string | undefined>();
 
 /** Ends every stream that is still going: a server that stops does not wait for them. */
 export function endStreams(): void {
-  for (const stream of [...open]) stream.end();
+  for (const stream of [...open.keys()]) stream.end();
+}
+
+/** Ends whatever a device hears: it was put out. */
+export function endStreamsOf(deviceId: string): void {
+  for (const [stream, device] of [...open]) if (device === deviceId) stream.end();
 }
 
 /** Server-sent events on a response. */
@@ -25,7 +31,7 @@ export function beginStream(req: Request, res: Response): Stream {
   };
   res.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform', Connection: 'keep-alive' });
   res.flushHeaders();
-  open.add(stream);
+  open.set(stream, req.device?.id);
   res.on('close', () => {
     open.delete(stream);
     for (const done of dones) done();

@@ -1,5 +1,5 @@
 import { OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-openapi';
-import { houseSchema, machineBodySchema, ponduFileSchema } from '@pondu/core/schema';
+import { freeProbeSchema, houseSchema, machineBodySchema, ponduFileSchema } from '@pondu/core/schema';
 import { newMachineSchema } from '../routes/machines.ts';
 import { z } from 'zod';
 import * as schemas from '../routes/schemas.ts';
@@ -37,7 +37,22 @@ const CALLS: readonly Call[] = [
   { method: 'delete', path: '/api/machines/{id}', summary: 'Put a machine away' },
   { method: 'post', path: '/api/machines/{id}/restore', summary: 'Bring it back' },
   { method: 'get', path: '/api/machines/{id}/snags', summary: 'Snags of its jobs that are still open' },
-  { method: 'get', path: '/api/machines/{id}/checks', summary: 'Its checks, with expected readings' },
+  {
+    method: 'get',
+    path: '/api/machines/{id}/checks',
+    summary: 'Its checks, with expected readings; those never proposed too: remarks, the spark of one cylinder',
+  },
+  {
+    method: 'get',
+    path: '/api/machines/{id}/probes',
+    summary: 'Places, wires, parts to unplug and states for a free probe',
+  },
+  {
+    method: 'post',
+    path: '/api/machines/{id}/probes',
+    summary: 'A free probe as a check: its id, and what it should read',
+    sends: freeProbeSchema,
+  },
   { method: 'get', path: '/api/machines/{id}/plates', summary: 'Its plate values in force' },
   { method: 'get', path: '/api/machines/{id}/export', summary: 'Machine and jobs as .pondu.json' },
   {
@@ -159,6 +174,7 @@ const CALLS: readonly Call[] = [
   { method: 'post', path: '/api/import', summary: 'Read a .pondu.json', sends: ponduFileSchema },
   { method: 'get', path: '/api/schema/pondu-file.json', summary: 'JSON Schema of .pondu.json' },
   { method: 'get', path: '/api/backup.sqlite', summary: 'The data file' },
+  { method: 'get', path: '/api/backups', summary: 'Copies of the data file that were made by themselves' },
   { method: 'get', path: '/api/health', summary: 'Whether it answers' },
   { method: 'get', path: '/api/openapi.json', summary: 'This document' },
   { method: 'get', path: '/api/changes', summary: 'What changes, as it changes: a stream of server-sent events' },

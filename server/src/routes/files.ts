@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { BackupsView } from '@pondu/core';
 import { ponduFileSchema } from '@pondu/core/schema';
 import { Router, type Response } from 'express';
 import { z } from 'zod';
@@ -34,6 +35,12 @@ export function fileRoutes(store: Store, compute: Compute): Router {
   });
   routes.get('/schema/pondu-file.json', (_req, res) => {
     res.json(z.toJSONSchema(ponduFileSchema, { io: 'input' }));
+  });
+  /** Copies that are made by themselves. */
+  routes.get('/backups', async (_req, res) => {
+    const { folder, failed } = store.backups;
+    const view: BackupsView = { folder, backups: await store.backups.list(), failed: failed ?? null };
+    res.json(view);
   });
   /** The whole data file as SQLite, consistent while others write; made for this request, so it has no ranges. */
   routes.get('/backup.sqlite', async (_req, res) => {

@@ -1,4 +1,4 @@
-import { machineBodySchema, type MachineBody } from '@pondu/core/schema';
+import { freeProbeSchema, machineBodySchema, type MachineBody } from '@pondu/core/schema';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Compute } from '../compute/compute.ts';
@@ -71,6 +71,14 @@ export function machineRoutes(store: Store, compute: Compute, changed: (machineI
   /** Every check of this machine's trail with what it should read when all is well. */
   routes.get('/:id/checks', async (req, res) => {
     res.json(await compute.run('checks', await ofMachine(param(req, 'id'))));
+  });
+  /** Where leads can be put beside the checks that are listed; a free probe as a check, with the id for its readings. */
+  routes.get('/:id/probes', async (req, res) => {
+    res.json(await compute.run('probing', await ofMachine(param(req, 'id'))));
+  });
+  routes.post('/:id/probes', async (req, res) => {
+    const probe = body(req, freeProbeSchema);
+    res.json(await compute.run('probe', { ...(await ofMachine(param(req, 'id'))), probe }));
   });
   /** Plate values in force: the machine's own, and typical ones where it has none. */
   routes.get('/:id/plates', async (req, res) => {

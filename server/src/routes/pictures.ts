@@ -4,13 +4,7 @@ import { Problem } from '../http/problem.ts';
 import { param } from '../http/request.ts';
 import type { Store } from '../store/database.ts';
 import { addPicture } from '../store/jobs.ts';
-import { pictureOf, pictureRow, pictureType } from '../store/pictures.ts';
-
-const tooLarge = new Problem(
-  413,
-  'too-large',
-  `A photo may be ${PHOTO_BYTES / 1024 / 1024} MB at most. It was not kept; make it smaller.`,
-);
+import { pictureFrom, pictureOf, pictureRow } from '../store/pictures.ts';
 
 /** Pictures of a job, sent as they are; what is said of them goes through the job's photos. */
 export function pictureRoutes(store: Store): Router {
@@ -20,11 +14,10 @@ export function pictureRoutes(store: Store): Router {
   routes.put('/:id/pictures/:picture', raw, async (req, res) => {
     const sent: unknown = req.body;
     const bytes = Buffer.isBuffer(sent) ? sent : Buffer.alloc(0);
-    if (bytes.length > PHOTO_BYTES) throw tooLarge;
     const id = photoShape.shape.picture.safeParse(param(req, 'picture'));
     if (!id.success) throw new Problem(422, 'invalid', 'A photo’s id has letters, figures and dashes only.');
-    const type = await pictureType(bytes, req.get('x-file-name') ?? id.data);
-    const job = await addPicture(store, param(req, 'id'), pictureRow(param(req, 'id'), id.data, type, bytes));
+    const picture = await pictureFrom(bytes, req.get('x-file-name') ?? id.data);
+    const job = await addPicture(store, param(req, 'id'), pictureRow(param(req, 'id'), id.data, picture));
     res.status(201).json(job);
   });
   routes.get('/:id/pictures/:picture', async (req, res) => {

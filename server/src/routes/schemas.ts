@@ -45,8 +45,13 @@ export const newJobSchema = z
   })
   .meta({ id: 'NewJob' });
 
-const { title, stage, waitsFor, dueAt } = jobBodySchema.shape;
-export const jobPatchSchema = partOf({ title, stage, waitsFor, dueAt })
+/** A moment that any calendar can show: a shop's clock may be wrong by hours, not by centuries. */
+const withinCalendars = z.iso
+  .datetime()
+  .refine((at) => at >= '1970' && at < '2200', 'Give a date between 1970 and 2199.');
+
+const { title, stage, waitsFor } = jobBodySchema.shape;
+export const jobPatchSchema = partOf({ title, stage, waitsFor, dueAt: withinCalendars.nullable() })
   .extend({ complaint: partOf(complaintSchema.shape).optional() })
   .strict()
   .meta({ id: 'JobPatch' });

@@ -1,7 +1,10 @@
 import { Sequelize, Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
+import { now } from '../clock.ts';
+import { Backups, copyInto } from './backups.ts';
 import { Changes } from './changes.ts';
-import { migrate } from './migrations/index.ts';
+import { lookAt, take, Unusable, unusable } from './dataFile.ts';
+import { migrate, MIGRATIONS } from './migrations/index.ts';
 import { defineModels, type Models } from './models.ts';
 import { WriteQueue } from './queue.ts';
 
@@ -25,11 +28,15 @@ export interface Store {
   /** One view of the data for as long as the work takes; writes go on beside it. */
   snapshot<T>(work: (transaction: Transaction) => Promise<T>): Promise<T>;
   backup(toFile: string): Promise<void>;
+  /** Copies that are made by themselves. */
+  readonly backups: Backups;
   close(): Promise<void>;
 }
 
-/** Opens and migrates the data file. */
+/** Takes the data file for this server alone, opens it and brings it up to date. Throws Unusable, and nothing is changed. */
 export async function openStore(file: string): Promise<Store> {
+  await lookAt(file);
+  const lock = await take(file);
   const sequelize = new Sequelize({
     dialect: 'sqlite',
     storage: file,
@@ -37,20 +44,34 @@ export async function openStore(file: string): Promise<Store> {
     dialectModule: { ...sqlite3, Database },
     transactionType: Transaction.TYPES.IMMEDIATE,
   });
-  await sequelize.query('PRAGMA journal_mode=WAL');
-  await migrate(sequelize);
+  const backups = new Backups(file);
+  const close = async () => {
+    await sequelize.close();
+    await lock.close();
+  };
+  try {
+    await sequelize.query('PRAGMA journal_mode=WAL');
+    await migrate(sequelize, MIGRATIONS, async (step) => {
+      await backups.before(step, now());
+      if (backups.failed !== undefined)
+        throw new Unusable(file, `cannot be copied before it is upgraded (${backups.failed})`, 'Nothing was changed.');
+    });
+  } catch (error) {
+    await close().catch(() => undefined);
+    throw unusable(file, error);
+  }
   const queue = new WriteQueue();
   return {
     sequelize,
     models: defineModels(sequelize),
     changes: new Changes(),
+    backups,
     write: (work) => queue.run(() => sequelize.transaction(work)),
     snapshot: (work) => sequelize.transaction({ type: Transaction.TYPES.DEFERRED }, work),
-    backup: (toFile) =>
-      queue.run(async () => void (await sequelize.query('VACUUM INTO :toFile', { replacements: { toFile } }))),
+    backup: (toFile) => copyInto(file, toFile),
     close: async () => {
       await queue.idle();
-      await sequelize.close();
+      await close();
     },
   };
 }

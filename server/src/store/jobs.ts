@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { entryOf, type StoredJob } from '@pondu/core';
-import { jobBodySchema, jobEventSchema, snagSchema, type JobBody, type JobEvent, type Snag } from '@pondu/core/schema';
-import type { Transaction } from 'sequelize';
+import {
+  JOB_LIMITS,
+  jobBodySchema,
+  jobEventSchema,
+  snagSchema,
+  type JobBody,
+  type JobEvent,
+  type Snag,
+} from '@pondu/core/schema';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { notFound, Problem } from '../http/problem.ts';
 import type { Store } from './database.ts';
 import type { JobRow, PictureRow } from './models.ts';
@@ -59,6 +67,8 @@ export async function createJob(
   const made = await store.write(async (transaction) => {
     const known = await store.models.jobs.findByPk(id, { transaction });
     if (known) {
+      if (known.deletedAt)
+        throw new Problem(409, 'away', 'This job is here and was put away. Bring it back; nothing was changed.');
       const same = JSON.stringify((JSON.parse(known.body) as JobBody).complaint) === JSON.stringify(job.complaint);
       if (known.machineId === machineId && same) return assemble(store, known, transaction);
       throw new Problem(409, 'id-taken', 'A job with this id is here already and differs. Nothing was changed.');
@@ -112,6 +122,27 @@ export const updateJob = (
     return { body };
   });
 
+const full = (held: string): Problem =>
+  new Problem(409, 'full', `This job holds ${held}: no more can be added. Open another job; nothing was changed.`);
+
+/** Throws where a job holds as much as a file of it may: what is taken in can be read back. */
+async function roomFor(
+  store: Store,
+  jobId: string,
+  table: 'job_events' | 'snags',
+  most: number,
+  transaction: Transaction,
+): Promise<void> {
+  const [held] = await store.sequelize.query<{ rows: number; bytes: number }>(
+    `SELECT (SELECT count(*) FROM ${table} WHERE job_id = $jobId) AS rows,
+      (SELECT coalesce(sum(length(CAST(body AS BLOB))), 0) FROM job_events WHERE job_id = $jobId) +
+      (SELECT coalesce(sum(length(CAST(body AS BLOB))), 0) FROM snags WHERE job_id = $jobId) AS bytes`,
+    { type: QueryTypes.SELECT, bind: { jobId }, transaction },
+  );
+  if (held!.rows >= most) throw full(`${most} ${table === 'snags' ? 'snags' : 'entries'}`);
+  if (held!.bytes >= JOB_LIMITS.bytes) throw full(`${JOB_LIMITS.bytes / 1024 / 1024} MB`);
+}
+
 /** What was said, without when it arrived and from where: two answers to one entry differ in these alone. */
 const said = (entry: object): string =>
   JSON.stringify(entry, (key, value: unknown) => (key === 'at' || key === 'by' ? undefined : value));
@@ -137,6 +168,7 @@ export function addEvent(store: Store, id: string, event: JobEvent, expected: nu
       });
       if (!corrected) throw notFound('reading to correct', event.reading.supersedes);
     }
+    await roomFor(store, id, 'job_events', JOB_LIMITS.events, transaction);
     await store.models.events.create(
       { jobId: id, eventId, type: event.type, body: JSON.stringify(event) },
       { transaction },
@@ -153,6 +185,8 @@ export const addPicture = (store: Store, id: string, picture: PictureRow): Promi
       if (known.sha256 === picture.sha256 && known.jobId === id) return 'as it was';
       throw new Problem(409, 'id-taken', 'Another photo lies under this id. Nothing was changed.');
     }
+    const held = await store.models.pictures.count({ where: { jobId: id }, transaction });
+    if (held >= JOB_LIMITS.pictures) throw full(`${JOB_LIMITS.pictures} photos`);
     await store.models.pictures.create(picture, { transaction });
     return {};
   });
@@ -171,6 +205,7 @@ export const putSnag = (
     const snag = over(known ? (JSON.parse(known.body) as object) : {});
     if (known && said(JSON.parse(known.body) as object) === said(snag)) return 'as it was';
     fresh();
+    if (!known) await roomFor(store, id, 'snags', JOB_LIMITS.snags, transaction);
     await store.models.snags.upsert({ id: snagId, jobId: id, body: JSON.stringify(snag) }, { transaction });
     return {};
   });

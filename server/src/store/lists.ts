@@ -3,7 +3,7 @@ import { jobBodySchema, storedMachineSchema, snagSchema, type Snag } from '@pond
 import { QueryTypes } from 'sequelize';
 import type { Store } from './database.ts';
 import { page, placeOf } from './pages.ts';
-import { jobSays, machineSays, searchWords, wordReplacements } from './search.ts';
+import { jobSays, machineSays, searchWords, wordsBound } from './search.ts';
 import { readable } from './unreadable.ts';
 
 export interface JobsAsked {
@@ -41,8 +41,8 @@ export async function jobRows(store: Store, asked: JobsAsked): Promise<Page<JobR
     'j.importing IS NULL',
     asked.away ? '(j.deleted_at IS NOT NULL)' : 'j.deleted_at IS NULL AND m.deleted_at IS NULL',
     STAGES[asked.stage],
-    ...(asked.machine === undefined ? [] : ['j.machine_id = :machine']),
-    ...(place ? ['(j.updated_at, j.id) < (:key, :id)'] : []),
+    ...(asked.machine === undefined ? [] : ['j.machine_id = $machine']),
+    ...(place ? ['(j.updated_at, j.id) < ($key, $id)'] : []),
     ...jobSays(words),
   ];
   const rows = await store.sequelize.query<RawJob>(
@@ -50,11 +50,11 @@ export async function jobRows(store: Store, asked: JobsAsked): Promise<Page<JobR
         s.body AS summary, s.stand, ${STAND} AS now
       FROM jobs j JOIN machines m ON m.id = j.machine_id LEFT JOIN summaries s ON s.job_id = j.id
       WHERE ${where.join(' AND ')}
-      ORDER BY j.updated_at DESC, j.id DESC LIMIT :most`,
+      ORDER BY j.updated_at DESC, j.id DESC LIMIT $most`,
     {
       type: QueryTypes.SELECT,
-      replacements: {
-        ...wordReplacements(words),
+      bind: {
+        ...wordsBound(words),
         most: asked.limit + 1,
         ...(asked.machine === undefined ? {} : { machine: asked.machine }),
         ...(place ? { key: place[0], id: place[1] } : {}),
@@ -103,7 +103,7 @@ export async function machineRows(store: Store, asked: MachinesAsked): Promise<P
   const where = [
     'm.importing IS NULL',
     asked.away ? 'm.deleted_at IS NOT NULL' : 'm.deleted_at IS NULL',
-    ...(place ? [`(${sorted} > :key OR (${sorted} = :key AND m.id > :id))`] : []),
+    ...(place ? [`(${sorted} > $key OR (${sorted} = $key AND m.id > $id))`] : []),
     ...machineSays(words),
   ];
   const rows = await store.sequelize.query<RawMachine>(
@@ -111,11 +111,11 @@ export async function machineRows(store: Store, asked: MachinesAsked): Promise<P
         (SELECT count(*) FROM jobs j
           WHERE j.machine_id = m.id AND j.deleted_at IS NULL AND j.importing IS NULL AND j.stage <> 'closed') AS open_jobs
       FROM machines m WHERE ${where.join(' AND ')}
-      ORDER BY ${sorted}, m.id LIMIT :most`,
+      ORDER BY ${sorted}, m.id LIMIT $most`,
     {
       type: QueryTypes.SELECT,
-      replacements: {
-        ...wordReplacements(words),
+      bind: {
+        ...wordsBound(words),
         most: asked.limit + 1,
         ...(place ? { key: place[0], id: place[1] } : {}),
       },
@@ -142,8 +142,8 @@ function machineRow(raw: RawMachine): MachineRow {
 export async function aheadOfJob(store: Store, id: string): Promise<{ stand: string; ahead: string } | undefined> {
   const [row] = await store.sequelize.query<{ stand: string; now: string; ahead: string | null }>(
     `SELECT s.stand, s.ahead, ${STAND} AS now FROM summaries s
-      JOIN jobs j ON j.id = s.job_id JOIN machines m ON m.id = j.machine_id WHERE s.job_id = :id`,
-    { type: QueryTypes.SELECT, replacements: { id } },
+      JOIN jobs j ON j.id = s.job_id JOIN machines m ON m.id = j.machine_id WHERE s.job_id = $id`,
+    { type: QueryTypes.SELECT, bind: { id } },
   );
   return row !== undefined && row.ahead !== null && row.stand === row.now
     ? { stand: row.stand, ahead: row.ahead }
@@ -169,8 +169,8 @@ export async function waitingJobs(store: Store) {
 export async function openSnags(store: Store, machineId: string): Promise<(Snag & { jobId: string })[]> {
   const rows = await store.sequelize.query<{ body: string; job_id: string }>(
     `SELECT s.body, s.job_id FROM snags s JOIN jobs j ON j.id = s.job_id
-      WHERE j.machine_id = :machineId AND j.deleted_at IS NULL AND j.importing IS NULL`,
-    { type: QueryTypes.SELECT, replacements: { machineId } },
+      WHERE j.machine_id = $machineId AND j.deleted_at IS NULL AND j.importing IS NULL`,
+    { type: QueryTypes.SELECT, bind: { machineId } },
   );
   return rows.flatMap(({ body, job_id: jobId }) => {
     const read = readable(snagSchema, body);

@@ -14,11 +14,11 @@ const DOCS = 'search JOIN search_docs d ON d.id = search.rowid WHERE search MATC
 /** SQL conditions, one a word: the job, or anything of its machine, says it. */
 export const jobSays = (words: readonly string[]): string[] =>
   words.map(
-    (_, i) => `(j.id IN (SELECT d.job_id FROM ${DOCS} :word${i} AND d.job_id IS NOT NULL)
-      OR j.machine_id IN (SELECT d.machine_id FROM ${DOCS} :word${i} AND ${KIND}))`,
+    (_, i) => `(j.id IN (SELECT d.job_id FROM ${DOCS} $word${i} AND d.job_id IS NOT NULL)
+      OR j.machine_id IN (SELECT d.machine_id FROM ${DOCS} $word${i} AND ${KIND}))`,
   );
 export const machineSays = (words: readonly string[]): string[] =>
-  words.map((_, i) => `m.id IN (SELECT d.machine_id FROM ${DOCS} :word${i} AND ${KIND})`);
+  words.map((_, i) => `m.id IN (SELECT d.machine_id FROM ${DOCS} $word${i} AND ${KIND})`);
 
-export const wordReplacements = (words: readonly string[]): Record<string, string> =>
+export const wordsBound = (words: readonly string[]): Record<string, string> =>
   Object.fromEntries(words.map((w, i) => [`word${i}`, w]));

@@ -5,7 +5,17 @@ import { overlaid } from '../offline/overlay.ts';
 import { outbox, useOutbox } from '../offline/outbox.ts';
 import { get } from './client.ts';
 import { jobMade } from './newJob.ts';
-import type { Door, JobRow, JournalEntry, MachineRow, Page, StoredHouse, StoredJob, StoredMachine } from './types.ts';
+import type {
+  BackupsView,
+  Door,
+  JobRow,
+  JournalEntry,
+  MachineRow,
+  Page,
+  StoredHouse,
+  StoredJob,
+  StoredMachine,
+} from './types.ts';
 
 const options = { keepPreviousData: true, revalidateOnFocus: true, dedupingInterval: 500 };
 
@@ -40,6 +50,7 @@ export const useMachineBook = (id: string | undefined) =>
   useSWR<StoredJob[]>(id ? `/machines/${id}/book` : null, get, options);
 export const useHouse = () => useSWR<StoredHouse>('/house', get, options);
 export const useDoor = () => useSWR<Door>('/door', get, options);
+export const useBackups = () => useSWR<BackupsView>('/backups', get, options);
 export const useJournal = () => useSWR<JournalEntry[]>('/journal', get, options);
 
 /** A job with what waits here to go up to it. */

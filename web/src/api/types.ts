@@ -3,6 +3,7 @@ export type {
   Device,
   Door,
   JobRow,
+  BackupsView,
   JournalEntry,
   MachineRow,
   Page,

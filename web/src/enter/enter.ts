@@ -7,8 +7,22 @@ const said = document.querySelector('#said')!;
 
 // What stands behind # came with the scanned code; it is taken out of the address at once.
 field('key').value = decodeURIComponent(location.hash.slice(1));
+const to = inside(new URLSearchParams(location.search).get('to'));
 history.replaceState(null, '', location.pathname);
+void letInAlready();
 (field('key').value ? field('name') : field('key')).focus();
+
+/** Where the link led that ended here: an address of this workshop, never one elsewhere. */
+function inside(address: string | null): string {
+  const url = new URL(address ?? '/', location.origin);
+  return url.origin === location.origin && url.pathname !== location.pathname ? url.pathname + url.search : '/';
+}
+
+/** A browser keeps its cookie from a page that a link elsewhere led to: asked from here, it may be in already. */
+async function letInAlready(): Promise<void> {
+  const door = await fetch('/api/door').catch(() => undefined);
+  if (door?.ok) location.replace(to);
+}
 
 async function enter(): Promise<void> {
   const sent = Object.fromEntries(new FormData(form).entries());
@@ -18,7 +32,7 @@ async function enter(): Promise<void> {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(sent),
     });
-    if (response.ok) return location.replace('/');
+    if (response.ok) return location.replace(to);
     const problem = (await response.json()) as { title: string; fields?: { field: string; message: string }[] };
     const [first] = problem.fields ?? [];
     said.textContent = first?.message ?? problem.title;

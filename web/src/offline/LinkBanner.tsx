@@ -1,8 +1,8 @@
-import { CloudOff, KeyRound, TriangleAlert, Upload } from 'lucide-react';
+import { CloudOff, HardDrive, KeyRound, TriangleAlert, Upload } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useLink } from './link.ts';
-import { useOutbox } from './outbox.ts';
+import { useOutbox, useOutboxTrouble } from './outbox.ts';
 
 const counted = (n: number) => `${n} ${n === 1 ? 'entry' : 'entries'}`;
 const LINK = 'inline-flex min-h-12 shrink-0 items-center font-semibold underline';
@@ -13,6 +13,7 @@ export function LinkBanner() {
   const entries = useOutbox();
   const waiting = entries.filter((e) => e.state === 'waiting').length;
   const asked = entries.length - waiting;
+  const trouble = useOutboxTrouble();
   return (
     <div role="status" aria-live="polite" className="no-print sticky top-0 z-10">
       {link === 'gone' && (
@@ -33,7 +34,18 @@ export function LinkBanner() {
           This device has not been let in, or was put out. What you entered is kept here.
         </Line>
       )}
-      {link === 'here' && waiting > 0 && (
+      {trouble === 'cannot keep' && (
+        <Line icon={<HardDrive aria-hidden className="size-5 shrink-0" />}>
+          This browser’s storage is full: nothing can be kept here.
+          {waiting > 0 && ` ${counted(waiting)} not gone up yet: leave this page open.`} Free some space on the device.
+        </Line>
+      )}
+      {trouble === 'disk full' && (
+        <Line icon={<HardDrive aria-hidden className="size-5 shrink-0" />} to={waiting > 0 ? <Show /> : undefined}>
+          The disk of the workshop is full. What you enter is kept here and goes up once there is room.
+        </Line>
+      )}
+      {link === 'here' && waiting > 0 && trouble === undefined && (
         <Line icon={<Upload aria-hidden className="size-5 shrink-0" />} calm>
           {counted(waiting)} going up.
         </Line>

@@ -94,6 +94,37 @@ describe('what is entered', () => {
     for (const spy of [put, drop]) spy.mockRestore();
     vi.useRealTimers();
   });
+  it('goes up though this browser’s store is full, and the page says so until it takes something again', async () => {
+    const store = await keep();
+    const put = vi.spyOn(store, 'putEntry').mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
+    answers = ok;
+    expect((await enter('12.4')).state).toBe('sent');
+    expect(sent).toHaveLength(1);
+    expect(outbox.cannotKeep).toBe(true);
+    // Without a signal it is kept for as long as the page is open.
+    link.state = 'gone';
+    expect((await enter('12.5')).state).toBe('waiting');
+    expect(outbox.entries).toHaveLength(1);
+    put.mockRestore();
+    link.state = 'here';
+    await outbox.flush();
+    await enter('12.6');
+    expect(sent.map((s) => s.body['typed'])).toEqual(['12.4', '12.5', '12.6']);
+    expect(outbox.cannotKeep).toBe(false);
+  });
+  it('waits while the workshop’s disk is full, and goes up by itself once there is room', async () => {
+    vi.useFakeTimers();
+    answers = () => ({ status: 507, body: { type: 'urn:pondu:disk-full', title: 'The disk is full.' } });
+    expect((await enter('12.4')).state).toBe('waiting');
+    expect(outbox.diskFull).toBe(true);
+    expect(outbox.entries).toMatchObject([{ state: 'waiting' }]);
+    answers = ok;
+    await vi.advanceTimersByTimeAsync(20_000);
+    expect(outbox.entries).toEqual([]);
+    expect(outbox.diskFull).toBe(false);
+    expect(sent[1]!.body['id']).toBe(sent[0]!.body['id']);
+    vi.useRealTimers();
+  });
   it('stops at the first that finds no answer, and loses none', async () => {
     link.state = 'gone';
     for (const typed of ['1', '2', '3']) await enter(typed);

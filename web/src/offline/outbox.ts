@@ -14,6 +14,8 @@ export type Sent = { state: 'sent'; job: StoredJob } | { state: 'waiting'; entry
 
 /** An entry that waited longer than this goes up with the time at which it was entered. */
 const LATE_MS = 30_000;
+/** While the line stands, what waits is tried again after this. */
+const AGAIN_MS = 15_000;
 
 const addressOf = ({ jobId, path }: Entry): string => (path === '/jobs' ? '/jobs' : `/jobs/${jobId}${path}`);
 /** Making a job or writing down a fact takes the entry's own id; a change of the job has none. */
@@ -26,6 +28,10 @@ const bodyOf = (entry: Entry): Record<string, unknown> => {
 /** What was entered and is not acknowledged yet; it goes up in the order in which it was entered. */
 class Outbox {
   entries: readonly Entry[] = [];
+  /** The workshop's disk takes no more: what is entered waits here. */
+  diskFull = false;
+  /** This browser's store takes no more: what waits is kept for as long as the page is open. */
+  cannotKeep = false;
   private readonly watchers = new Set<() => void>();
   private seq = 0;
   private flushing: Promise<void> | undefined;
@@ -43,12 +49,25 @@ class Outbox {
     this.entries = entries;
     for (const watcher of this.watchers) watcher();
   }
+  /** Kept by this browser, where it takes it; shown and sent up in any case. */
+  private async kept(entry: Entry): Promise<void> {
+    try {
+      await inTime((k) => k.putEntry(entry));
+      this.cannotKeep = false;
+    } catch {
+      this.cannotKeep = true;
+    }
+  }
+  private async dropped(id: string): Promise<void> {
+    // What was never kept is not there to be dropped.
+    await inTime((k) => k.dropEntry(id)).catch(() => undefined);
+  }
   private async put(entry: Entry): Promise<void> {
-    await inTime((k) => k.putEntry(entry));
+    await this.kept(entry);
     this.show([...this.entries.filter((e) => e.id !== entry.id), entry].sort((a, b) => a.seq - b.seq));
   }
   async drop(id: string): Promise<void> {
-    await inTime((k) => k.dropEntry(id));
+    await this.dropped(id);
     this.show(this.entries.filter((e) => e.id !== id));
   }
 
@@ -68,7 +87,7 @@ class Outbox {
       code: '',
     };
     const behind = this.entries.some((e) => e.jobId === entry.jobId && e.state === 'waiting');
-    await inTime((k) => k.putEntry(entry));
+    await this.kept(entry);
     if (behind || link.state === 'gone') {
       await this.put(entry);
       if (link.state !== 'gone') void this.flush();
@@ -76,15 +95,17 @@ class Outbox {
     }
     try {
       const job = await this.send(entry, entry.version);
-      await inTime((k) => k.dropEntry(id));
+      await this.dropped(id);
+      this.went();
       return { state: 'sent', job };
     } catch (error) {
       const problem = problemOf(error);
       if (waits(problem)) {
+        this.held(problem);
         await this.put(entry);
         return { state: 'waiting', entry };
       }
-      await inTime((k) => k.dropEntry(id));
+      await this.dropped(id);
       throw problem;
     }
   }
@@ -106,11 +127,12 @@ class Outbox {
         const job = await this.send(next, next.method === 'PATCH' ? next.version : undefined);
         // Shown from the answer before it goes from what waits: in no moment is it on neither.
         this.sent(job);
+        this.went();
         await this.drop(next.id);
         await this.follow(job);
       } catch (error) {
         const problem = problemOf(error);
-        if (waits(problem)) return;
+        if (waits(problem)) return this.held(problem);
         await this.put({
           ...next,
           state: problem.stale ? 'conflict' : 'refused',
@@ -119,6 +141,17 @@ class Outbox {
         });
       }
     }
+  }
+  /** It waits although the line stands: it is tried again, for nothing else tells when there is room. */
+  private held({ status }: ApiProblem): void {
+    this.diskFull = status === DISK_FULL;
+    this.show(this.entries);
+    if (link.state === 'here') setTimeout(() => void this.flush(), AGAIN_MS);
+  }
+  private went(): void {
+    if (!this.diskFull) return;
+    this.diskFull = false;
+    this.show(this.entries);
   }
   private waiting(): Entry | undefined {
     return this.entries.find((e) => e.state === 'waiting');
@@ -144,11 +177,17 @@ class Outbox {
   };
 }
 
-/** Not refused: nobody has read it. A server behind a line that is down, or a door that is to be opened again. */
+const DISK_FULL = 507;
+/** Not refused: a server behind a line that is down, a door that is to be opened again, a disk that takes no more. */
 const waits = (problem: ApiProblem): boolean =>
-  problem.unreachable || problem.status === 401 || [429, 502, 503, 504].includes(problem.status);
+  problem.unreachable || [401, 429, 502, 503, 504, DISK_FULL].includes(problem.status);
 
 export const outbox = new Outbox();
+/** Why what is entered waits, or is not kept, although the line may stand. */
+export const useOutboxTrouble = (): 'disk full' | 'cannot keep' | undefined =>
+  useSyncExternalStore(outbox.watch, () =>
+    outbox.cannotKeep ? 'cannot keep' : outbox.diskFull ? 'disk full' : undefined,
+  );
 export const useOutbox = (): readonly Entry[] =>
   useSyncExternalStore(
     outbox.watch,

@@ -1,11 +1,13 @@
 import { useEffect } from 'react';
 import { useSWRConfig } from 'swr';
 import type { Change, JobRow, Page, Summary } from '../api/types.ts';
-import { link } from './link.ts';
+import { link, type Missed } from './link.ts';
 import { outbox } from './outbox.ts';
 
 type Screens = Pick<ReturnType<typeof useSWRConfig>, 'mutate' | 'cache'>;
 
+/** What the workshop gave: its addresses, and not what a worker made of it. */
+const fromWorkshop = (key: unknown) => typeof key === 'string' && key.startsWith('/');
 /** Every page of a list that is shown. */
 const listsOf = (address: string) => (key: unknown) => typeof key === 'string' && key.startsWith(`${address}?`);
 
@@ -15,8 +17,10 @@ const withSummary = (page: Page<JobRow>, id: string, summary: Summary): Page<Job
 });
 
 /** Puts what the workshop tells in its place, so that open screens follow. */
-function follow({ mutate, cache }: Screens, change: Change): void {
+function follow({ mutate, cache }: Screens, change: Change | Missed): void {
   switch (change.type) {
+    case 'missed':
+      return void mutate(fromWorkshop);
     case 'job':
       void mutate(`/jobs/${change.id}`);
       void mutate(listsOf('/jobs'));
@@ -60,7 +64,7 @@ export function useSync(): void {
       if (link.state === 'here' && before !== 'here') {
         void outbox.flush();
         // Whatever was missed meanwhile.
-        if (before === 'gone') void mutate(() => true);
+        if (before === 'gone') void mutate(fromWorkshop);
       }
       before = link.state;
     };

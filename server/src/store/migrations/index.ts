@@ -9,8 +9,15 @@ import type { Migration } from './migration.ts';
 
 export const MIGRATIONS: readonly Migration[] = [first, lists, pictures, simulations, asides];
 
-/** Brings the data up to date, each step whole or not at all: what stops in the middle of one leaves what was there. */
-export async function migrate(sequelize: Sequelize, migrations = MIGRATIONS): Promise<void> {
+/**
+ * Brings the data up to date, each step whole or not at all: what stops in the middle of one leaves what was there.
+ * `ahead` is told the first step, where data of an earlier version is there to be changed.
+ */
+export async function migrate(
+  sequelize: Sequelize,
+  migrations = MIGRATIONS,
+  ahead: (step: string) => Promise<void> = () => Promise.resolve(),
+): Promise<void> {
   const umzug = new Umzug({
     migrations: migrations.map(({ name, up }) => ({
       name,
@@ -22,5 +29,7 @@ export async function migrate(sequelize: Sequelize, migrations = MIGRATIONS): Pr
     storage: new SequelizeStorage({ sequelize }),
     logger: undefined,
   });
+  const [executed, pending] = [await umzug.executed(), await umzug.pending()];
+  if (executed.length > 0 && pending[0]) await ahead(pending[0].name);
   await umzug.up();
 }

@@ -2,7 +2,7 @@ import { act, cleanup, renderHook, waitFor } from '@testing-library/react';
 import { checkView } from '@pondu/core';
 import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { Around, failing, house, machine, stored, tracer } from '../../__tests__/support.tsx';
+import { Around, failing, house, machine, reading, stored, tracer } from '../../__tests__/support.tsx';
 import { inputOf } from './jobInput.ts';
 import { useReadingEntry } from './useReadingEntry.ts';
 
@@ -32,8 +32,9 @@ afterEach(() => {
 });
 
 const place = { stored: stored(), machine, house, input: inputOf(stored(), machine, house) };
-function entry(checkId = 'battery-rest', correcting?: string) {
+function entry(checkId = 'battery-rest', correcting?: string, job = stored()) {
   const saved = vi.fn();
+  const place = { stored: job, machine, house, input: inputOf(job, machine, house) };
   const wrapper = ({ children }: { children: ReactNode }) => <Around>{<>{children}</>}</Around>;
   const hook = renderHook(() => useReadingEntry({ place, now: failing, checkId, correcting, saved }), { wrapper });
   return { hook, saved };
@@ -85,6 +86,32 @@ describe('a reading on its way in', () => {
       },
     });
     await waitFor(() => expect(hook.result.current.typed).toBe(''));
+  });
+  it('left as it is sent, is one reading however often it is sent, and its box is empty once the job has it', async () => {
+    answer = () => ({ status: 500, body: { type: 'urn:pondu:unexpected', title: 'Cut off.' } });
+    const left = entry();
+    await waitFor(() => expect(left.hook.result.current).not.toBeNull());
+    typed(left.hook, '12.4');
+    act(() => left.hook.result.current.save());
+    await waitFor(() => expect(posts).toHaveLength(1));
+    left.hook.unmount();
+    const back = entry();
+    await waitFor(() => expect(back.hook.result.current.typed).toBe('12.4'));
+    act(() => back.hook.result.current.save());
+    await waitFor(() => expect(posts).toHaveLength(2));
+    expect(posts[1]!.body['id']).toBe(posts[0]!.body['id']);
+    // Another figure is another reading.
+    await waitFor(() => expect(back.hook.result.current.saving).toBe(false));
+    typed(back.hook, '12.5');
+    act(() => back.hook.result.current.save());
+    await waitFor(() => expect(posts).toHaveLength(3));
+    expect(posts[2]!.body['id']).not.toBe(posts[0]!.body['id']);
+    back.hook.unmount();
+
+    const id = String(posts[2]!.body['id']);
+    const job = stored([reading('battery-rest', 12.5, id)]);
+    const again = entry('battery-rest', undefined, job);
+    await waitFor(() => expect(again.hook.result.current.typed).toBe(''));
   });
   it('that told nothing is set aside: the check, what was noted, and nothing that was typed', async () => {
     answer = () => ({ status: 201, body: stored() });

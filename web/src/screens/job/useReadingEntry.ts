@@ -1,4 +1,5 @@
 import {
+  entryOf,
   readTyped,
   type CheckView,
   type Conditions,
@@ -7,7 +8,8 @@ import {
   type Reading,
   type ReadingValue,
 } from '@pondu/core';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { v4 as uuid } from 'uuid';
 import { toast } from 'sonner';
 import { useSWRConfig } from 'swr';
 import { useJobWrites } from '../../api/hooks.ts';
@@ -54,6 +56,13 @@ export interface ReadingEntry {
   previewInput: JobInput | undefined;
 }
 
+/** What was sent from a box, under which id: kept with the box until it is emptied. */
+interface OnItsWay {
+  id: string;
+  said: string;
+  typed: string;
+}
+
 /** Where what is typed for a check of a job is kept until it is saved. */
 export const draftKeyOf = (jobId: string, checkId: string | undefined, correcting: string | undefined): string =>
   `${jobId}.${checkId ?? ''}.${correcting ?? ''}`;
@@ -73,6 +82,7 @@ export function useReadingEntry({ place, now, checkId, free, correcting, begun, 
   const [typed, setTyped, clearTyped] = useDraft(`${draftKey}.typed`, '');
   const [gaugeUnit, setGaugeUnit] = useGaugeUnit();
   const [note, setNote, clearNote] = useDraft(`${draftKey}.note`, '');
+  const [onItsWay, setOnItsWay, clearOnItsWay] = useDraft<OnItsWay | null>(`${draftKey}.sent`, null);
   const [chosen, setConditions] = useState<Conditions>();
   const conditions = chosen ?? now;
   const [problem, setProblem] = useState<{ key: string; text: string; absurd: boolean }>();
@@ -87,13 +97,28 @@ export function useReadingEntry({ place, now, checkId, free, correcting, begun, 
   const { value, error } = parse(check, meant);
   const own = problem?.key === draftKey + typed ? problem : undefined;
 
-  /** Sends what was entered; what is refused stays in its box, with why. */
+  const emptied = () => {
+    clearTyped();
+    clearNote();
+    clearOnItsWay();
+  };
+  // The page was left as it was sent: it is in the job, though its box was not emptied any more.
+  const arrived =
+    !saving && onItsWay?.typed === typed && stored.events.some((e) => entryOf(e).id === onItsWay.id) && typed !== '';
+  useEffect(() => {
+    if (arrived) emptied();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- emptied once, as it is seen to have arrived
+  }, [arrived]);
+
+  /** Sends what was entered; what is refused stays in its box, with why. Sent again as it is, it is the same entry. */
   async function enter(path: string, body: Record<string, unknown>) {
+    const said = JSON.stringify([path, body]);
+    const id = onItsWay?.said === said ? onItsWay.id : uuid();
+    setOnItsWay({ id, said, typed });
     setSaving(true);
     try {
-      await write('POST', path, body);
-      clearTyped();
-      clearNote();
+      await write('POST', path, { ...body, id });
+      emptied();
       setProblem(undefined);
       setConditions(undefined);
       saved();

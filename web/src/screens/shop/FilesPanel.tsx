@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { upload } from '../../api/client.ts';
+import { useBackups } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -71,6 +72,7 @@ export function FilesPanel() {
           }}
         />
       </div>
+      <Copies />
       {said && (
         <ul
           role={said.bad ? 'alert' : 'status'}
@@ -82,6 +84,35 @@ export function FilesPanel() {
         </ul>
       )}
     </section>
+  );
+}
+
+const MEGABYTE = 1024 * 1024;
+const day = (at: string): string => new Date(at).toLocaleDateString(undefined, { dateStyle: 'medium' });
+
+/** Copies that are made by themselves: how many, how large, and how to put one back. */
+function Copies() {
+  const { data } = useBackups();
+  if (!data) return null;
+  const [last] = data.backups;
+  const megabytes = data.backups.reduce((sum, b) => sum + b.bytes, 0) / MEGABYTE;
+  return (
+    <div className="grid gap-1 text-[15px]">
+      {data.failed !== null && (
+        <p role="alert" className="font-medium text-danger">
+          The last copy could not be made: {data.failed}. Older ones are kept.
+        </p>
+      )}
+      <p>
+        {last
+          ? `A copy is made each day and before each upgrade; ${data.backups.length} ${data.backups.length === 1 ? 'is' : 'are'} kept (${megabytes.toFixed(1)} MB), the last of ${day(last.at)}.`
+          : 'A copy is made each day and before each upgrade; there is none yet.'}
+      </p>
+      <p className="text-soft">
+        They lie in <code className="break-all">{data.folder}</code>. Stop Pondu and run{' '}
+        <code>npm run restore -- FILE</code> to put one back. Take one to another disk now and then.
+      </p>
+    </div>
   );
 }
 
