@@ -47,6 +47,25 @@ describe('what changes is told as it changes', () => {
     expect(told).toEqual({ type: 'job', id, version: 2 });
     second.abort();
   });
+  it('a device that is put out hears nothing more, neither what changes nor a meter', async () => {
+    const named = { name: 'Tablet', initials: 'JM' };
+    const me = await s.api.put('/api/door/me').send(named).expect(200);
+    const cookie = String(me.headers['set-cookie']).split(';')[0]!;
+    const job = await newJob(s);
+    const { machineId } = (await s.api.get(`/api/jobs/${job}`)).body as { machineId: string };
+    const streams = await Promise.all(
+      ['/api/changes', `/api/machines/${machineId}/meter?check=battery-rest`].map(async (path) =>
+        (await fetch(url + path, { headers: { cookie } })).body!.getReader(),
+      ),
+    );
+    const another = (await fetch(`${url}/api/changes`)).body!.getReader();
+    for (const reader of [...streams, another]) await reader.read();
+    const id = (me.body as { id: string }).id;
+    await s.api.delete(`/api/door/devices/${id}`).set('x-pondu', '1').expect(204);
+    for (const reader of streams) for (;;) if ((await reader.read()).done) break;
+    expect((await another.read()).done).toBe(false);
+    await another.cancel();
+  });
   it('a server that stops ends its streams', async () => {
     const response = await fetch(`${url}/api/changes`);
     const reader = response.body!.getReader();

@@ -31,6 +31,44 @@ describe('a reading between two places that no check lists', () => {
     const { text } = await s.api.get(`/api/jobs/${id}/readings.csv`).expect(200);
     expect(text).toMatch(/coil − to the points base plate,9\.4,9\.4 V/);
   });
+  it('is made by the API alone: the places, the probe as a check, the id for its readings', async () => {
+    const machine = await newMachine(s);
+    const picked = (await s.api.get(`/api/machines/${machine}/probes`).expect(200)).body as {
+      places: { id: string }[];
+      states: string[];
+      parts: { id: string }[];
+    };
+    expect(picked.places.map((p) => p.id)).toEqual(expect.arrayContaining([probe.live, probe.earth]));
+    expect(picked.states).toContain(probe.state);
+    const made = (await s.api.post(`/api/machines/${machine}/probes`).send(probe).expect(200)).body as {
+      id: string;
+      well: { low: number; high: number };
+    };
+    expect(made.id).toBe(freeProbeId(probe));
+    // Closed points drop next to nothing.
+    expect(made.well.high).toBeLessThan(0.6);
+    problemIn(
+      await s.api
+        .post(`/api/machines/${machine}/probes`)
+        .send({ ...probe, live: 'nowhere' })
+        .expect(422),
+    );
+  });
+  it('what is never proposed is listed all the same; a remark on what is not there says so', async () => {
+    const machine = await newMachine(s);
+    const all = (await s.api.get(`/api/machines/${machine}/checks`).expect(200)).body as {
+      id: string;
+      proposed: boolean;
+    }[];
+    expect(all.filter((c) => !c.proposed).map((c) => c.id)).toEqual(
+      expect.arrayContaining(['seen-coil', 'seen-points']),
+    );
+    const job = await newJob(s, complaint, machine);
+    const remark = (id: string) =>
+      s.api.post(`/api/jobs/${job}/readings`).send({ checkId: id, typed: 'looks bad', note: 'green' });
+    await remark('seen-coil').expect(201);
+    expect(problemIn(await remark('seen-stator').expect(404)).body.title).toMatch(/no part at "stator" to remark on/);
+  });
   it('places that the machine has not got are told by the field, and nothing is kept', async () => {
     const id = await newJob(s);
     const wrong = { ...probe, live: 'nowhere' };

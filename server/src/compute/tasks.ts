@@ -96,7 +96,11 @@ function readingValue(tracer: Tracer, { checkId, probe, typed, value, confirmed 
   if (!read.ok) throw invalid([{ field: 'typed', message: parseWords(read.failure) }]);
   if (!suits(check, read.value))
     throw invalid([
-      { field: 'value', message: 'This check cannot show that: it is another kind of value, another word, or more than any instrument shows.' },
+      {
+        field: 'value',
+        message:
+          'This check cannot show that: it is another kind of value, another word, or more than any instrument shows.',
+      },
     ]);
   if (!confirmed && absurd(tracer.weigher, check, read.value))
     throw new Problem(

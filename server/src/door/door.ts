@@ -62,7 +62,8 @@ export function locked(files: readonly string[]): RequestHandler {
     if (req.device || files.includes(req.path) || req.path === '/api/door/enter') return next();
     if (req.path.startsWith('/api'))
       throw new Problem(401, 'no-key', 'This device has not been let in. Open the page and give the shop key.');
-    if (req.accepts('html') && req.method === 'GET' && !req.path.includes('.')) return res.redirect(303, `/enter.html?to=${encodeURIComponent(req.originalUrl)}`);
+    if (req.accepts('html') && req.method === 'GET' && !req.path.includes('.'))
+      return res.redirect(303, `/enter.html?to=${encodeURIComponent(req.originalUrl)}`);
     throw new Problem(404, 'no-such-address', 'There is nothing here without the shop key.');
   };
 }

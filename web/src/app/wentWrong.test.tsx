@@ -25,7 +25,9 @@ const open = (error: Error) =>
   );
 const missing = new TypeError('Failed to fetch dynamically imported module: http://shop/assets/JobPage-1a2b.js');
 const answering = (status: number | undefined) =>
-  vi.stubGlobal('fetch', () => (status ? Promise.resolve(new Response('{}', { status })) : Promise.reject(new Error())));
+  vi.stubGlobal('fetch', () =>
+    status ? Promise.resolve(new Response('{}', { status })) : Promise.reject(new Error()),
+  );
 
 describe('a screen whose file is gone', () => {
   it('is an upgrade: the page is loaded anew once, then it is said', async () => {
