@@ -5,6 +5,7 @@ import { columnOf } from '../ignition/index.ts';
 import { Scene } from '../machine/scene.ts';
 import { measure, solveTransient } from '../network/index.ts';
 import { drawSound } from '../tracing/draw.ts';
+import type { JobEvent } from '../schema/job.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { freeProbeId } from '../trails/freeProbe.ts';
 import { baseForTotal, lightProbe, lightRows, timingCurve } from './timingCurve.ts';
@@ -60,9 +61,65 @@ describe('the measured timing against the plate', () => {
     expect(two[0]!.faultId).toBe('timing-weights.seized');
     expect(two.find((e) => e.faultId === 'timing-body.late')).toBeUndefined();
   });
+  it.each([
+    ['8° late all along', -8, 'against', 4],
+    ['5° early all along', 5, 'with', 2.5],
+    ['12° late all along', -12, 'against', 6],
+  ] as const)('%s is set by turning the body', (_name, off, way, body) => {
+    const { turn, sound } = timingCurve(weights, [
+      light(800, 8 + off),
+      light(2000, 19.5 + off),
+      light(3200, 31 + off),
+    ])!;
+    expect(sound).toBeLessThan(0.05);
+    expect(turn).toMatchObject({ way });
+    expect(turn!.bodyDegrees).toBeCloseTo(body, 0);
+    expect(turn!.crankDegrees).toBeCloseTo(2 * body, 0);
+  });
+  it('a curve that is off here and not there is not set by turning', () => {
+    expect(timingCurve(weights, [light(800, 8), light(3200, 14)])!.turn).toBeNull();
+    expect(timingCurve(weights, [light(800, 8), light(2000, 19.5), light(3200, 31)])!.turn).toBeNull();
+  });
+  it('a mark found 8° before true top mends what the light showed, in the bench and in the trace, until it is made anew', () => {
+    const top = (id: string, before: number, after: number): JobEvent => ({
+      type: 'sheet',
+      sheet: { id, body: { kind: 'top', before, after }, at: '2026-01-01T10:00:00Z' },
+    });
+    // Against a mark that comes 8° too soon a right curve reads 8° less.
+    const shown = [light(800, 0), light(2000, 11.5), light(3200, 23)];
+    expect(timingCurve(weights, shown)!.explained[0]!.faultId).toBe('timing-body.late');
+    // It meets the stop 52° before the mark and 68° after it: the middle is 8° after the mark.
+    const known = [...shown, top('a', 52, 68)];
+    const found = timingCurve(weights, known)!;
+    expect(found.markOff).toBeCloseTo(-8, 6);
+    expect(found.rows.map((r) => r.degrees)).toEqual([8, 19.5, 31]);
+    expect(found.sound).toBeGreaterThan(0.87);
+    const late = (events: readonly JobEvent[]) =>
+      weights
+        .trace({ ...noFire, symptom: 'no-pull' }, events, { warmth: 'unknown', faultPresent: 'yes' })
+        .suspects.find((s) => s.fault.id === 'timing-body.late')?.share ?? 0;
+    expect(late(shown)).toBeGreaterThan(0.1);
+    expect(late(known)).toBeLessThan(0.05);
+    // Made anew, the light is right as it shows: what was read before still is mended.
+    const anew = [...known, top('b', 60, 60), light(1000, 8)];
+    expect(timingCurve(weights, anew)!.rows.map((r) => r.degrees)).toEqual([8, 19.5, 31, 8]);
+    expect(timingCurve(weights, anew)!.markOff).toBeCloseTo(0, 9);
+  });
+  it('what was read before the base was set, or the points, no longer weighs', () => {
+    const set = (figure: string): JobEvent => ({
+      type: 'setting',
+      setting: { id: figure, figure, foundAt: null, leftAt: 8, at: '2026-01-01T10:00:00Z' } as never,
+    });
+    for (const figure of ['timing-body.baseDegrees', 'points.gapMetres'])
+      expect(lightRows(weights.model, [light(800, 0), set(figure), light(810, 8)]).map((r) => r.now)).toEqual([
+        false,
+        true,
+      ]);
+    expect(lightRows(weights.model, [light(800, 0), set('plugs.gap'), light(810, 8)]).every((r) => r.now)).toBe(true);
+  });
   it('readings from before a repair are shown and no longer weigh', () => {
     const events = [light(800, 8), light(3200, 12), fix('timing-weights.free'), light(800, 8), light(3200, 31)];
-    expect(lightRows(events).map((r) => r.now)).toEqual([false, false, true, true]);
+    expect(lightRows(weights.model, events).map((r) => r.now)).toEqual([false, false, true, true]);
     expect(timingCurve(weights, events)!.sound).toBeGreaterThan(0.87);
   });
   it('the light at a speed is evidence in the trace like any reading', () => {

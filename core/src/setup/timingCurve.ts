@@ -2,6 +2,8 @@ import { figuresIfAny } from '../machine/figures.ts';
 import type { JobEvent } from '../schema/job.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
 import { tell } from '../tracing/events.ts';
+import { markOffsets } from '../tracing/markEvidence.ts';
+import { evidenceOf } from '../tracing/settingEvidence.ts';
 import type { MachineParams } from '../machine/known.ts';
 import { seededRandom } from '../random/lcg.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
@@ -18,9 +20,10 @@ import type { Advance } from './curveDesign.ts';
 export interface LightRow {
   readonly readingId: string;
   readonly rpm: number;
+  /** Against true top, where the mark was found off it. */
   readonly degrees: number;
   readonly hose: 'on' | 'off';
-  /** Taken since the last repair. */
+  /** Taken since the last repair or setting that moves the timing. */
   readonly now: boolean;
 }
 
@@ -43,6 +46,10 @@ export interface TimingCurve {
   readonly bandOn: readonly { readonly low: number; readonly high: number }[] | null;
   readonly rows: readonly LightRow[];
   readonly explained: readonly Explained[];
+  /** How far the mark stands after true top, degrees: what the light showed has been mended by it. */
+  readonly markOff: number;
+  /** What turning the body alone would put right, where that is all of it. */
+  readonly turn: Turn | null;
   /** Share of "as it should be". Null while nothing was read. */
   readonly sound: number | null;
   /** What the measured curve gives of itself: lowest speed, highest speed, hose off. */
@@ -79,12 +86,25 @@ const chance = (read: number, meant: number): number =>
   ((1 - SLIPS) * Math.exp(-0.5 * ((read - meant) / SIGMA) ** 2)) / (SIGMA * Math.sqrt(2 * Math.PI)) +
   SLIPS / SLIP_DEGREES;
 
-export function lightRows(events: readonly JobEvent[]): LightRow[] {
-  const { readings, repaired } = tell(events);
-  return readings.flatMap(({ reading, repaired: then }) => {
+/** Whether something was done that the light would show: a repair, or a figure of the timing or the points set. */
+function movesTiming(model: Model, event: JobEvent): boolean {
+  if (event.type === 'fix') return true;
+  if (event.type !== 'setting') return false;
+  const { figure } = event.setting;
+  const part = model.plates.get(figure)?.part;
+  return figure === GAP || model.faults.some((f) => f.part === part && f.trail === 'timing');
+}
+/** Opening the points by a tenth of a millimetre moves the spark by some degrees. */
+const GAP = 'points.gapMetres';
+
+export function lightRows(model: Model, events: readonly JobEvent[]): LightRow[] {
+  const told = evidenceOf(model, events);
+  const moved = told.findLastIndex((e) => movesTiming(model, e));
+  const since = new Set(told.slice(moved + 1).flatMap((e) => (e.type === 'reading' ? [e.reading.id] : [])));
+  return tell(told).readings.flatMap(({ reading }) => {
     const { probe, value } = reading;
     if (probe?.instrument !== 'timing light' || probe.rpm === undefined || value.kind !== 'number') return [];
-    const now = then.size === repaired.size;
+    const now = since.has(reading.id);
     return [{ readingId: reading.id, rpm: probe.rpm, degrees: value.value, hose: probe.hose ?? 'off', now }];
   });
 }
@@ -105,7 +125,7 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
       return { low, high };
     });
   const band = bandAt('off');
-  const rows = lightRows(events);
+  const rows = lightRows(model, events);
   const now = rows.filter((r) => r.now);
   const { explained, sound } = now.length ? explain(tracer, now, rpms) : { explained: [], sound: null };
   const off = now.filter((r) => r.hose === 'off').sort((a, b) => a.rpm - b.rpm);
@@ -117,12 +137,43 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
     rows,
     explained,
     sound,
+    markOff: markOffsets(events).at(-1) ?? 0,
+    turn: turnOf(model, now, rpms, band),
     measured: slow && quick && quick.rpm > slow.rpm ? { base: slow.degrees, gain: quick.degrees - slow.degrees } : null,
     taps: tapsOf(model),
     weights: weightsOf(model),
     base: band[0]!,
     total: band[band.length - 1]!,
   };
+}
+
+/** By how much the body is to be turned, of itself and of the crank; against the rotor's turning it comes earlier. */
+export interface Turn {
+  readonly crankDegrees: number;
+  readonly bodyDegrees: number;
+  readonly way: 'against' | 'with';
+}
+/** A curve that is off by the same everywhere, within as much, is moved by turning alone. Less than this is left. */
+const [ALIKE_DEGREES, WORTH_TURNING] = [2.5, 2];
+
+function turnOf(
+  model: Model,
+  rows: readonly LightRow[],
+  rpms: readonly number[],
+  band: TimingCurve['band'],
+): Turn | null {
+  const late = rows
+    .filter((r) => r.hose === 'off')
+    .map(({ rpm, degrees }) => {
+      const k = rpms.reduce((best, r, i) => (Math.abs(r - rpm) < Math.abs(rpms[best]! - rpm) ? i : best), 0);
+      return (band[k]!.low + band[k]!.high) / 2 - degrees;
+    });
+  if (late.length < 2) return null;
+  const mean = late.reduce((a, b) => a + b, 0) / late.length;
+  if (Math.abs(mean) < WORTH_TURNING || late.some((l) => Math.abs(l - mean) > ALIKE_DEGREES)) return null;
+  // A distributor turns once while the crank turns twice; a plate on the crank turns with it.
+  const perCrank = model.machine.partById.has('rotor') ? 0.5 : 1;
+  return { crankDegrees: Math.abs(mean), bodyDegrees: perCrank * Math.abs(mean), way: mean > 0 ? 'against' : 'with' };
 }
 
 /** In the middle of its plates. */

@@ -1,5 +1,7 @@
 import { offTheShelf } from '../machine/part.ts';
 import type { Fix, JobEvent, Reading, Setting } from '../schema/job.ts';
+import type { Check } from '../trails/checks.ts';
+import { byTrueTop } from './markEvidence.ts';
 import type { Model, Plate } from './model.ts';
 
 const within = ({ low, high }: Plate, value: number): boolean => value >= low && value <= high;
@@ -46,16 +48,22 @@ const fixOf = (repairId: string, { id, at, by }: Setting): Fix => ({
 
 /**
  * Events as the trace takes them: a setting says what its figure was found at, which is a reading of the check that
- * measures it, and where it was found outside its plate and left inside, that it was put right.
+ * measures it, and where it was found outside its plate and left inside, that it was put right; what a timing light
+ * showed is told against true top.
  */
 export function evidenceOf(model: Model, events: readonly JobEvent[]): readonly JobEvent[] {
+  const checks = [...model.checks, ...model.beyond];
+  return byTrueTop(withSettings(model, events, checks), (id) => checks.find((c) => c.id === id));
+}
+
+function withSettings(model: Model, events: readonly JobEvent[], checks: readonly Check[]): readonly JobEvent[] {
   if (!events.some((e) => e.type === 'setting')) return events;
   return events.flatMap((event): JobEvent[] => {
     const plate = event.type === 'setting' ? model.plates.get(event.setting.figure) : undefined;
     if (event.type !== 'setting' || !plate) return [event];
     const { setting } = event;
     if (setting.foundAt === null) return [event];
-    const check = [...model.checks, ...model.beyond].find((c) => c.figure === plate.id);
+    const check = checks.find((c) => c.figure === plate.id);
     const mended =
       !within(plate, setting.foundAt) && within(plate, setting.leftAt) ? repairOf(model, plate) : undefined;
     return [

@@ -7,6 +7,7 @@ import { v4 as uuid } from 'uuid';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredJob } from '../../api/types.ts';
+import { useDraft } from '../../draft/useDraft.ts';
 import { outbox, type Draft } from '../../offline/outbox.ts';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField, TextField } from '../../ui/Field.tsx';
@@ -57,12 +58,14 @@ export function PhotosPanel({ stored, stations, unfolded = false }: Props) {
     setErrors(wrong);
     setBusy(false);
   }
-  async function say(photo: Photo, change: Partial<Photo>) {
+  async function say(photo: Photo, change: Partial<Photo>): Promise<boolean> {
     const { id: _id, at: _at, by: _by, ...rest } = photo;
     try {
       await write('POST', '/photos', { ...rest, ...change });
+      return true;
     } catch (error) {
       toast.error(problemOf(error).message);
+      return false;
     }
   }
   return (
@@ -101,13 +104,12 @@ export function PhotosPanel({ stored, stations, unfolded = false }: Props) {
           {photos.map((photo) => (
             <li key={photo.picture} className="border-t border-rule pt-3">
               <PhotoRow
-                key={photo.id}
                 jobId={stored.id}
                 photo={photo}
                 stations={stations}
                 open={open === photo.picture}
                 onOpen={(o) => setOpen(o ? photo.picture : undefined)}
-                onSay={(change) => void say(photo, change)}
+                onSay={(change) => say(photo, change)}
               />
             </li>
           ))}
@@ -125,15 +127,21 @@ interface RowProps {
   stations: ModelView['stations'];
   open: boolean;
   onOpen: (open: boolean) => void;
-  onSay: (change: Partial<Photo>) => void;
+  /** Whether it was said. */
+  onSay: (change: Partial<Photo>) => Promise<boolean>;
 }
 
+/** What is said of a photo, as it is being written. */
+type Said = Pick<Photo, 'words' | 'station' | 'pins'>;
+
 function PhotoRow({ jobId, photo, stations, open, onOpen, onSay }: RowProps) {
-  const [words, setWords] = useState(photo.words);
-  const [station, setStation] = useState(photo.station);
-  const [pins, setPins] = useState<readonly Pin[]>(photo.pins);
-  const changed =
-    words !== photo.words || station !== photo.station || JSON.stringify(pins) !== JSON.stringify(photo.pins);
+  // Kept until it is saved: a tick made meanwhile, a reload or another device changes nothing of it.
+  const [draft, setDraft, clearDraft] = useDraft<Said | null>(`${jobId}.photo.${photo.picture}`, null);
+  const said: Said = { words: photo.words, station: photo.station, pins: photo.pins };
+  const { words, station, pins } = draft ?? said;
+  const write = (change: Partial<Said>) => setDraft({ ...said, ...draft, ...change });
+  const setPins = (fresh: Pin[]) => write({ pins: fresh });
+  const changed = draft !== null && JSON.stringify(draft) !== JSON.stringify(said);
   const label = stations.find((s) => s.id === photo.station)?.label;
   return (
     <div className="grid gap-2">
@@ -155,12 +163,17 @@ function PhotoRow({ jobId, photo, stations, open, onOpen, onSay }: RowProps) {
       )}
       {open && (
         <div className="grid gap-2 sm:grid-cols-2">
-          <TextField label="What it shows" value={words} maxLength={400} onChange={(e) => setWords(e.target.value)} />
+          <TextField
+            label="What it shows"
+            value={words}
+            maxLength={400}
+            onChange={(e) => write({ words: e.target.value })}
+          />
           <SelectField
             label="At"
             value={station}
             options={[{ value: '', label: 'no station' }, ...stations.map((s) => ({ value: s.id, label: s.label }))]}
-            onChange={setStation}
+            onChange={(fresh) => write({ station: fresh })}
           />
           {pins.map((p, k) => (
             <div key={k} className="flex items-end gap-2">
@@ -187,7 +200,11 @@ function PhotoRow({ jobId, photo, stations, open, onOpen, onSay }: RowProps) {
       )}
       <div className="flex flex-wrap items-center gap-2">
         {open && (
-          <Button look="do" disabled={!changed} onClick={() => onSay({ words, station, pins: [...pins] })}>
+          <Button
+            look="do"
+            disabled={!changed}
+            onClick={() => void onSay({ words, station, pins }).then((done) => (done ? clearDraft() : undefined))}
+          >
             Save the words
           </Button>
         )}
@@ -199,11 +216,11 @@ function PhotoRow({ jobId, photo, stations, open, onOpen, onSay }: RowProps) {
             type="checkbox"
             className="size-6"
             checked={photo.onCard}
-            onChange={(e) => onSay({ onCard: e.target.checked })}
+            onChange={(e) => void onSay({ onCard: e.target.checked })}
           />
           On the card
         </label>
-        <Button look="quiet" onClick={() => onSay({ gone: true })}>
+        <Button look="quiet" onClick={() => void onSay({ gone: true })}>
           Take away
         </Button>
       </div>

@@ -101,6 +101,32 @@ describe('photos of a job', () => {
       pins: [{ x: 0.5, y: 0.5, words: 'to coil' }],
     });
   });
+  it('words that are not saved yet outlive a tick, a reload, and what another device says', async () => {
+    const user = userEvent.setup();
+    const photo = (id: string, onCard: boolean): JobEvent => ({
+      type: 'photo',
+      photo: { id, picture: 'p1', station: '', words: '', pins: [], onCard, gone: false, at: '2026-01-01T10:00:00Z' },
+    });
+    const page = (events: JobEvent[]) => (
+      <Around>
+        <PhotosPanel stored={stored(events)} stations={[]} unfolded />
+      </Around>
+    );
+    const shown = render(page([photo('a', false)]));
+    await user.click(await screen.findByRole('button', { name: 'Words and pins' }));
+    await user.type(screen.getByLabelText('What it shows'), 'red to plus');
+    await user.click(screen.getByLabelText('On the card'));
+    expect(sent.at(-1)!.body).toMatchObject({ onCard: true, words: '' });
+    shown.rerender(page([photo('a', false), photo('b', true)]));
+    expect(screen.getByLabelText<HTMLInputElement>('What it shows').value).toBe('red to plus');
+    shown.unmount();
+    render(page([photo('a', false), photo('b', true)]));
+    await user.click(await screen.findByRole('button', { name: 'Words and pins' }));
+    expect(screen.getByLabelText<HTMLInputElement>('What it shows').value).toBe('red to plus');
+    await user.click(screen.getByRole('button', { name: 'Save the words' }));
+    expect(sent.at(-1)!.body).toMatchObject({ words: 'red to plus', onCard: true });
+    await vi.waitFor(() => expect(localStorage.getItem('pondu.draft.job-1.photo.p1')).toBeNull());
+  });
   it('one taken away is said to be gone; its picture is not asked for again', async () => {
     shown([photo({ words: 'Cap' })]);
     await userEvent.click(screen.getByRole('button', { name: 'Take away' }));

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { percent } from '../../words/belief.ts';
 import { CurveDesign } from './CurveDesign.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { turned } from './turned.ts';
 
 const HOSES = [
   { value: 'off', label: 'Hose off' },
@@ -56,9 +57,11 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
       ? ''
       : sound >= 0.5
         ? 'As the plate has it.'
-        : lead
-          ? `Most likely: ${lead.part.toLowerCase()}, ${lead.how} (${percent(lead.share)}). ${lead.repair}.`
-          : 'No part of the timing explains it: look at the mark, the light and the lead it is clamped on.';
+        : timing.turn
+          ? turnWords(timing.turn)
+          : lead
+            ? `Most likely: ${lead.part.toLowerCase()}, ${lead.how} (${percent(lead.share)}). ${lead.repair}.`
+            : 'No part of the timing explains it: look at the mark, the light and the lead it is clamped on.';
   return (
     <div className="grid gap-4">
       <Care>Sleeves, cables and the light’s lead clear of fan and belt; out of gear, brake on, the place aired.</Care>
@@ -101,6 +104,12 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
         <p className="text-[14px] text-soft">
           Filled: as it is now{rows.some((r) => !r.now) && '; hollow: before the last repair'}
           {bandOn && '; square: hose on'}.
+        </p>
+      )}
+      {timing.markOff !== 0 && (
+        <p className="text-[14px] text-soft">
+          The mark stands {turned(timing.markOff)} {timing.markOff < 0 ? 'before' : 'after'} true top: what the light
+          showed is mended by that, here and in the trace, until the mark is made anew.
         </p>
       )}
       <Answer>{verdict}</Answer>
@@ -169,6 +178,12 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
       )}
     </div>
   );
+}
+
+/** What a whole curve that is out by the same comes to. */
+function turnWords({ crankDegrees, bodyDegrees, way }: NonNullable<TimingCurve['turn']>): string {
+  const out = way === 'against' ? 'late' : 'early';
+  return `All of it is ${turned(crankDegrees)} ${out}: turn the body by ${turned(bodyDegrees)}, ${way} the way the rotor turns, and read it again. If it wanders back, or one reading differs from the next, look at the chain or gear that drives it.`;
 }
 
 function totalWords(

@@ -33,8 +33,8 @@ function TrueTop({ stored }: { stored: StoredJob }) {
     : Math.abs(off) < 0.25
       ? 'The mark is right.'
       : off < 0
-        ? `The mark comes ${turned(off)} before true top: add that to what a light shows before top.`
-        : `The mark comes ${turned(off)} after true top: take that off what a light shows before top.`;
+        ? `The mark comes ${turned(off)} before true top: what a light shows is that much more before top. It is added by itself.`
+        : `The mark comes ${turned(off)} after true top: what a light shows is that much less before top. It is taken off by itself.`;
   return (
     <Part
       title="True top"
@@ -52,6 +52,14 @@ function TrueTop({ stored }: { stored: StoredJob }) {
           onClick={() => void save({ kind: 'top', before: before.value!, after: after.value! })}
         >
           Write it down
+        </Button>
+      )}
+      {!typed && found && off !== 0 && (
+        <Button
+          className="justify-self-start"
+          onClick={() => void save({ kind: 'top', before: found.stopDegrees, after: found.stopDegrees })}
+        >
+          The mark was made anew, at true top
         </Button>
       )}
     </Part>

@@ -32,7 +32,7 @@ describe('what a setting asks to be worked out', () => {
         ['Stops before the mark, degrees', '26'],
         ['Stops after the mark, degrees', '38'],
       ]),
-    ).toMatch(/6\.0° before true top: add that to/);
+    ).toMatch(/6\.0° before true top: what a light shows is that much more/);
   });
   it('a millimetre a degree on a pulley of 114.6', async () => {
     expect(
