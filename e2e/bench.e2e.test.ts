@@ -215,9 +215,16 @@ describe('prove-out over two days', () => {
     const { page } = today;
     await page.goto(`${url}/jobs/${id}/prove`, { waitUntil: 'networkidle2' });
     await sees(page, 'in the conditions of the complaint');
+    // At once it is not hot: what was read then is no proof.
     await click(page, 'button', 'Start the clock');
+    await sees(page, 'Read now, 0 min');
+    await page.evaluate(
+      (key) => localStorage.setItem(key, JSON.stringify(Date.now() - 25 * 60_000)),
+      `pondu.draft.${id}.soak`,
+    );
+    await page.reload({ waitUntil: 'networkidle2' });
     await page
-      .waitForSelector('xpath///button[starts-with(., "Read now")]')
+      .waitForSelector('xpath///button[starts-with(., "Read now, 25")]')
       .then((b) => b!.evaluate((e) => (e as HTMLButtonElement).click()));
     const word = (text: string) =>
       page.waitForSelector(

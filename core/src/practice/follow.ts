@@ -4,6 +4,7 @@ import { proven, proveOut } from '../proving/proveOut.ts';
 import type { Belief } from '../tracing/belief.ts';
 import { minutesOf, type RankedCheck } from '../tracing/nextCheck.ts';
 import type { Tracer } from '../tracing/trace.ts';
+import { SOAK_MINUTES } from '../tracing/heat.ts';
 import type { HiddenMachine } from './hiddenMachine.ts';
 
 export interface Followed {
@@ -36,6 +37,13 @@ const read = (hidden: Pick<HiddenMachine, 'read'>, check: Check, now: Conditions
   reading: { ...now, id: `f${place}`, checkId: check.id, typed: '', note: '', at: AT, value: hidden.read(check) },
 });
 
+/** It last ran a day before what is read. */
+const stoodBefore = (place: number): JobEvent => ({
+  type: 'sheet',
+  sheet: { id: `h${place}`, body: { kind: 'heat', ranMinutes: 0, stoppedAt: DAY_BEFORE }, at: AT },
+});
+const DAY_BEFORE = '2025-12-31T00:00:00Z';
+
 const setAside = (check: Check, place: number): JobEvent => ({
   type: 'aside',
   aside: { id: `f${place}`, checkId: check.id, note: '', at: AT },
@@ -50,8 +58,15 @@ export function provedOn(
 ): { events: readonly JobEvent[]; proven: boolean } {
   const events = [...before];
   for (const { check, state, wanted } of proveOut(tracer, complaint, before)) {
-    const now = { ...NOW, warmth: wanted.warmth ?? NOW.warmth, ...(wanted.under ? { under: wanted.under } : {}) };
-    if (state === 'to do') events.push(read(hidden, check, now, events.length));
+    const now = {
+      ...NOW,
+      warmth: wanted.warmth ?? NOW.warmth,
+      ...(wanted.under ? { under: wanted.under } : {}),
+      ...(wanted.warmth === 'hot' ? { soakMinutes: SOAK_MINUTES } : {}),
+    };
+    if (state !== 'to do') continue;
+    if (wanted.restHours > 0) events.push(stoodBefore(events.length));
+    events.push(read(hidden, check, now, events.length));
   }
   return { events, proven: proven(proveOut(tracer, complaint, events)) };
 }

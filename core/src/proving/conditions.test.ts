@@ -9,6 +9,11 @@ const tracer = new Tracer(machine(), house);
 const about = (change: Partial<Complaint>): Complaint => ({ ...noFire, ...change });
 const failed = [reading('points-drop', 6), fix('points.dress')];
 const tried = (more: Partial<Reading>) => reading('try-it', 'runs even', { faultPresent: 'no', ...more });
+/** So many minutes of running, ended then or not yet. */
+const heat = (ranMinutes: number, stoppedAt: string | null, at = '2026-03-01T08:00:00Z'): JobEvent => ({
+  type: 'sheet',
+  sheet: { id: `heat-${at}-${stoppedAt}`, body: { kind: 'heat', ranMinutes, stoppedAt }, at },
+});
 const trial = (complaint: Complaint, ...events: JobEvent[]) =>
   proveOut(tracer, complaint, [...failed, ...events]).find((p) => p.check.id === 'try-it')!;
 
@@ -84,9 +89,29 @@ describe('a proof counts in its condition', () => {
     expect(states(soaked)).toEqual(['passed', 'wrong conditions']);
     expect(states(soaked, cold('2026-03-02T08:00:00Z'))).toEqual(['passed', 'passed']);
   });
-  it('what nobody ran need not wait', () => {
+  it('of what nobody knows when it ran, a cold start is no proof until that is told', () => {
     expect(trial(hard).soonest).toBeUndefined();
-    expect(trial(hard, cold('2026-03-01T18:00:00Z')).state).toBe('passed');
+    const start = cold('2026-03-01T18:00:00Z');
+    expect(trial(hard, start).state).toBe('wrong conditions');
+    expect(trial(hard, heat(20, '2026-03-01T15:00:00Z'), start).state).toBe('wrong conditions');
+    expect(trial(hard, heat(20, '2026-02-28T18:00:00Z'), start).state).toBe('passed');
+    // Still running as it was told: it stands since then at the earliest.
+    const running = heat(5, null, '2026-03-01T10:00:00Z');
+    expect(trial(hard, running).soonest).toBe('2026-03-01T16:00:00.000Z');
+    expect(trial(hard, running, start).state).toBe('passed');
+  });
+  it('hot is what ran or soaked for ten minutes and has not stood since; the word alone heats nothing', () => {
+    const dies = about({ symptom: 'dies', pattern: 'hot' });
+    const hot = (minutes?: number) =>
+      tried({ warmth: 'hot', at: '2026-03-01T12:00:00Z', ...(minutes === undefined ? {} : { soakMinutes: minutes }) });
+    expect(trial(dies, hot()).state).toBe('wrong conditions');
+    expect(trial(dies, hot(0)).state).toBe('wrong conditions');
+    expect(trial(dies, hot(9)).state).toBe('wrong conditions');
+    expect(trial(dies, hot(12)).state).toBe('passed');
+    expect(trial(dies, heat(30, '2026-03-01T11:50:00Z'), hot()).state).toBe('passed');
+    expect(trial(dies, heat(5, '2026-03-01T11:50:00Z'), hot()).state).toBe('wrong conditions');
+    expect(trial(dies, heat(30, '2026-03-01T10:00:00Z'), hot()).state).toBe('wrong conditions');
+    expect(trial(dies, heat(30, null, '2026-03-01T11:55:00Z'), hot()).state).toBe('passed');
   });
 });
 

@@ -1,8 +1,9 @@
-import { addHours, differenceInMinutes, parseISO } from 'date-fns';
+import { addHours, parseISO } from 'date-fns';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import type { Model } from '../tracing/model.ts';
 import { sheetOf } from '../setup/sheets.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
+import { hasStood, wasHot, type Warm } from './heat.ts';
 
 /** In which condition a proof counts: that in which it was complained of. */
 export interface Wanted {
@@ -42,12 +43,18 @@ export function triesIn({ symptom, also, pattern }: Complaint): Wanted[] {
 export const wantedOf = (check: Check, complaint: Complaint): Wanted[] =>
   check.id === TRY_IT ? triesIn(complaint) : [complaint.pattern === 'hot' ? { ...ANY, warmth: 'hot' } : ANY];
 
-/** Whether a reading was taken as wanted; `ran` are the times at which it ran before. */
-export function takenAs({ warmth, under, restHours }: Wanted, reading: Reading, ran: readonly string[]): boolean {
+/** What is known of when it ran, and of when it was warm. */
+export interface Known {
+  readonly ran: readonly string[];
+  readonly spells: readonly Warm[];
+}
+
+/** Whether a reading is known to have been taken as wanted. */
+export function takenAs({ warmth, under, restHours }: Wanted, reading: Reading, { ran, spells }: Known): boolean {
   if (warmth !== null && reading.warmth !== warmth) return false;
   if (under !== null && reading.under !== under) return false;
-  const at = parseISO(reading.at);
-  return ran.every((t) => parseISO(t) >= at || differenceInMinutes(at, parseISO(t)) >= 60 * restHours);
+  if (warmth === 'hot' && !wasHot(reading, spells)) return false;
+  return restHours === 0 || hasStood(reading, restHours, ran);
 }
 
 /** When a reading that must wait can be taken at the soonest; undefined where it need not wait. */
@@ -59,10 +66,11 @@ export function soonest({ restHours }: Wanted, ran: readonly string[]): string |
 const checksOf = ({ checks, beyond }: Model): ReadonlyMap<string, Check> =>
   new Map([...checks, ...beyond].map((c) => [c.id, c]));
 
-/** Times at which the engine ran, by what was read: everything taken as it runs, and every try. */
+/** Times at which the engine ran, by what was told and read: everything taken as it runs, and every try. */
 export function ranAt(model: Model, events: readonly JobEvent[]): string[] {
   const checks = checksOf(model);
   return events.flatMap((e) => {
+    if (e.type === 'sheet' && e.sheet.body.kind === 'heat') return [e.sheet.body.stoppedAt ?? e.sheet.at];
     if (e.type !== 'reading') return [];
     const check = checks.get(e.reading.checkId);
     return e.reading.checkId === TRY_IT || check?.state.key === 'run' ? [e.reading.at] : [];

@@ -47,7 +47,7 @@ describe('prove-out', () => {
       ...failed,
       fix('points.dress'),
       reading('points-drop', 0.08, { warmth: 'cold' }),
-      reading('spark-every', 'good on all', { warmth: 'hot' }),
+      reading('spark-every', 'good on all', { warmth: 'hot', soakMinutes: 20 }),
     ];
     expect(states(hot, cold)).toEqual({
       'try-it': 'to do',

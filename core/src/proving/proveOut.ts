@@ -4,6 +4,7 @@ import { tell } from '../tracing/events.ts';
 import { evidenceOf } from '../tracing/settingEvidence.ts';
 import { ranAt, soonest, takenAs, wantedOf, type Confirm, type Wanted } from './conditions.ts';
 import { demands } from './demands.ts';
+import { warmSpells } from './heat.ts';
 import { passes } from '../tracing/ruler.ts';
 import type { Tracer } from '../tracing/trace.ts';
 
@@ -40,6 +41,7 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
     else if (!passes(tracer.weigher, check, reading.value)) failed.set(reading.checkId, reading);
   }
   const ran = ranAt(tracer.model, events);
+  const spells = warmSpells(events);
   const wanted: [string, Proof['why']][] = [[TRY_IT, 'what was complained of']];
   for (const id of failed.keys()) if (id !== EVERY_SPARK && id !== TRY_IT) wanted.push([id, 'failed before']);
   wanted.push([EVERY_SPARK, failed.has(EVERY_SPARK) ? 'failed before' : 'spark on every cylinder']);
@@ -53,7 +55,7 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
     if (!check) return [];
     const taken = after.get(id) ?? [];
     return wantedOf(check, complaint).map((wanted): Proof => {
-      const as = (reading: Reading) => takenAs(wanted, reading, ran);
+      const as = (reading: Reading) => takenAs(wanted, reading, { ran, spells });
       // The last that was taken as it should be; else the last at all, to be said what is wrong with it.
       const reading = taken.findLast(as) ?? taken.at(-1);
       const state = stateOf(tracer, check, reading, as);

@@ -46,6 +46,12 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
   }),
   /** What was seen to before the job closes, ticked by hand. */
   z.object({ kind: z.literal('prove'), confirmed: z.array(z.enum(['water', 'bypass'])).max(2) }),
+  /** When it last ran: for how many minutes, and since when it stands; not at all while it still runs. */
+  z.object({
+    kind: z.literal('heat'),
+    ranMinutes: z.number().min(0).max(1440),
+    stoppedAt: z.iso.datetime().nullable(),
+  }),
   z.object({
     kind: z.literal('drain'),
     restAmps: figure,

@@ -9,7 +9,7 @@ const UNDER: Readonly<Record<NonNullable<Wanted['under']>, string>> = {
 /** In which condition a proof counts, in words; nothing where any will do. */
 export function wantedWords({ warmth, under, restHours }: Wanted): string {
   const said = [
-    warmth === 'hot' ? 'hot' : '',
+    warmth === 'hot' ? 'hot, after ten minutes of running or soak' : '',
     restHours > 0 ? `cold, after ${restHours} hours of standing` : warmth === 'cold' ? 'cold' : '',
     under ? UNDER[under] : '',
   ];

@@ -1,5 +1,5 @@
 import type { JobBody, ProofView } from '@pondu/core';
-import { addHours, addMinutes, format, isPast } from 'date-fns';
+import { addDays, addHours, addMinutes, format, isPast, setHours, setMinutes } from 'date-fns';
 import { Hourglass } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
 import { WAITS } from '../../words/complaint.ts';
@@ -16,11 +16,21 @@ interface Wait {
   dueAt: string;
 }
 
+/** Hours at which somebody is there to start it. */
+const OPENS = 8;
+const CLOSES = 18;
+/** The same, or the next time at which the shop is open. */
+function whenOpen(at: Date): Date {
+  const morning = setMinutes(setHours(at, OPENS), 0);
+  if (at < morning) return morning;
+  return at.getHours() < CLOSES ? at : addDays(morning, 1);
+}
+
 /** What the proofs still to be taken wait for, with a time. */
 function waitsOf(proofs: readonly ProofView[], now: Date): Wait[] {
   const open = proofs.filter((p) => p.state !== 'passed');
   const rest = open.find((p) => p.wanted.restHours > 0);
-  const soonest = rest?.soonest === undefined ? addHours(now, NIGHT_HOURS) : new Date(rest.soonest);
+  const soonest = whenOpen(rest?.soonest === undefined ? addHours(now, NIGHT_HOURS) : new Date(rest.soonest));
   return [
     ...(open.some((p) => p.wanted.warmth === 'hot')
       ? [

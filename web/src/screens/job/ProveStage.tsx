@@ -9,6 +9,7 @@ import { conditionsOf, wantedWords } from '../../words/proofs.ts';
 import { CheckCard } from './CheckCard.tsx';
 import { CloseBox, SeenTo } from './CloseBox.tsx';
 import { DueBox } from './DueBox.tsx';
+import { HeatBox } from './HeatBox.tsx';
 import { SoakPanel } from './SoakPanel.tsx';
 import { nowOf } from './jobInput.ts';
 import { readingWords } from './Log.tsx';
@@ -95,6 +96,7 @@ export function ProveStage(place: JobPlace) {
           </ul>
         </section>
         <SeenTo place={place} seenTo={proof.data.seenTo} />
+        <HeatBox stored={stored} proofs={proofs} />
         <DueBox place={place} proofs={proofs} />
         <CloseBox place={place} proven={proof.data.proven} />
       </div>
