@@ -157,6 +157,15 @@ describe('what charges, set', () => {
     expect(cutIn(6).low).toBeCloseTo(6.35, 9);
     expect(cutIn(6).high).toBeCloseTo(6.65, 9);
   });
+  it('a machine’s own plate goes before the book’s, and falls with warmth alike', () => {
+    const own = { low: 14.6, high: 14.8 };
+    const warm = setPoint(12, 65, own);
+    expect(warm.low).toBeCloseTo(14.26, 6);
+    expect(warm.high).toBeCloseTo(14.46, 6);
+    expect(chargeSays({ volts: 12, celsius: 25, holds: 14.7 })).toEqual(['holds high']);
+    expect(chargeSays({ volts: 12, celsius: 25, holds: 14.7, own })).toEqual(['holds right']);
+    expect(chargeSays({ volts: 12, celsius: 25, holds: 14.2, own })).toEqual(['holds low']);
+  });
   it('a cut-out above the set point never closes, whatever else is right', () => {
     expect(chargeSays({ volts: 12, celsius: 25, holds: 13, cutsIn: 13.2 })).toEqual([
       'holds low',

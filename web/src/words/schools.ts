@@ -6,4 +6,5 @@ const SCHOOL: Readonly<Record<School, { label: string; help: string }>> = {
   total: { label: 'By the total', help: 'Right where it works hard; the idle comes out as it comes.' },
   ear: { label: 'By ear', help: 'Suits this engine today; knock that nobody hears burns pistons.' },
 };
+export const schoolWords = (school: School): string => SCHOOL[school].label;
 export const SCHOOL_OPTIONS = SCHOOLS.map((value) => ({ value, ...SCHOOL[value] }));

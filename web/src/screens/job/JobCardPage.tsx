@@ -10,6 +10,7 @@ import { Failed, Loading } from '../../ui/States.tsx';
 import { moneyWords } from '../../words/belief.ts';
 import { AGO, complaintWords, WORK } from '../../words/complaint.ts';
 import { CardReadings } from './CardReadings.tsx';
+import { benchesOf, CardBenches } from './CardBenches.tsx';
 import { CardStations } from './CardStations.tsx';
 import { CardSection } from './CardSection.tsx';
 import { inputOf, nowOf } from './jobInput.ts';
@@ -49,6 +50,7 @@ export function JobCardPage() {
   const parts = fixes.reduce((sum, f) => sum + f.money, 0);
   const shownPhotos = photosOf(events).filter((p) => p.onCard);
   const left = settings.data.filter((s) => s.setting);
+  const benches = benchesOf(events);
   return (
     <>
       <div className="no-print flex flex-wrap items-center gap-x-4 border-b border-rule bg-panel px-3 sm:px-5">
@@ -159,6 +161,11 @@ export function JobCardPage() {
                 </li>
               ))}
             </ul>
+          </CardSection>
+        )}
+        {benches.length > 0 && (
+          <CardSection title="At the bench">
+            <CardBenches benches={benches} />
           </CardSection>
         )}
         <CardSection title="Proof">

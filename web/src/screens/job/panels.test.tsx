@@ -1,7 +1,10 @@
 import type { Clearing, Wave } from '@pondu/core';
-import { act, cleanup, render, screen } from '@testing-library/react';
+import { act, cleanup, render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Around, stored } from '../../__tests__/support.tsx';
 import { ClearingSteps } from './ClearingPanel.tsx';
+import { HeatBox } from './HeatBox.tsx';
 import { SoakPanel } from './SoakPanel.tsx';
 import { WaveChart } from './WavePanel.tsx';
 
@@ -78,5 +81,44 @@ describe('a drowned engine', () => {
     render(<ClearingSteps clearing={{ ...clearing, bursts: null, pulls: 12, turning: 0.8 }} />);
     expect(screen.getByText(/^12 pulls of the cord\./)).toBeTruthy();
     expect(titles()[0]).toBe('Turned over, under a minute');
+  });
+});
+
+describe('when it last ran', () => {
+  const proof = (wanted: object, state = 'to do') =>
+    ({ wanted: { warmth: null, under: null, restHours: 0, ...wanted }, state }) as never;
+  const sent: { path: string; body: unknown }[] = [];
+  beforeEach(() => {
+    sent.length = 0;
+    vi.stubGlobal('fetch', (path: string, init: RequestInit) => {
+      sent.push({ path, body: JSON.parse(String(init.body)) as unknown });
+      return Promise.resolve(new Response(JSON.stringify(stored()), { status: 201 }));
+    });
+  });
+  afterEach(() => vi.unstubAllGlobals());
+  const shown = (...proofs: never[]) =>
+    render(
+      <Around>
+        <HeatBox stored={stored()} proofs={proofs} />
+      </Around>,
+    );
+  it('is asked where a proof hangs on heat, and not where it does not or is passed', () => {
+    shown(proof({}), proof({ warmth: 'hot' }, 'passed'));
+    expect(screen.queryByText('When did it last run?')).toBeNull();
+    cleanup();
+    shown(proof({ restHours: 6 }));
+    expect(screen.getByText('When did it last run?')).toBeTruthy();
+  });
+  it('goes into the job with its time', async () => {
+    vi.useRealTimers();
+    shown(proof({ warmth: 'hot' }));
+    const before = Date.now();
+    await userEvent.selectOptions(screen.getByLabelText('It stopped'), 'some hours ago');
+    await userEvent.selectOptions(screen.getByLabelText('It ran for'), 'ten minutes');
+    await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    const { body } = sent[0]!.body as { body: { kind: string; ranMinutes: number; stoppedAt: string } };
+    expect(body).toMatchObject({ kind: 'heat', ranMinutes: 10 });
+    expect(Math.abs(before - 3 * 3_600_000 - Date.parse(body.stoppedAt))).toBeLessThan(60_000);
   });
 });

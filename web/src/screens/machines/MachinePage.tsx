@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { useAdvice, useBook, useModel } from '../../tracer/useTracer.ts';
+import { BenchesPanel } from '../book/BenchesPanel.tsx';
 import { BookPanel } from '../book/BookPanel.tsx';
 import { DuePanel } from '../book/DuePanel.tsx';
 import { SeriesPanel } from '../book/SeriesPanel.tsx';
@@ -121,6 +122,7 @@ export function MachinePage() {
       <div className="grid min-w-0 content-start gap-3 lg:col-span-2">
         {book.error && <Failed error={book.error} />}
         {book.data && <BookPanel book={book.data} ways={advice.data?.ways} currency={house.data.house.currency} />}
+        {jobs.data && <BenchesPanel jobs={jobs.data} />}
         <WiresPanel stored={stored.data} />
       </div>
       <PlateTable stored={stored.data} house={house.data.house} onSaved={() => void stored.mutate()} />

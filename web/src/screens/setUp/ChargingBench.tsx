@@ -26,6 +26,10 @@ const SAYS: Readonly<Record<ChargeSays, string>> = {
   'belt tight': 'The belt is tight: it eats the bearings.',
 };
 
+/** What of its plates the machine may have told of its regulator; and what turns its charger by a belt. */
+const SET_VOLTS = 'charge-regulator.setVolts';
+const BELTED: ReadonlySet<string> = new Set(['generator', 'alternator', 'alternator-apart']);
+
 /** Set points at the regulator's own temperature, the cut-out, the belt, and a generator's polarity. */
 export function ChargingBench({ stored, machine }: { stored: StoredJob; machine: MachineBody }) {
   const { volts, trails } = machine.fitOut;
@@ -33,7 +37,7 @@ export function ChargingBench({ stored, machine }: { stored: StoredJob; machine:
   const generator = charge?.kind === 'generator';
   const { sheet, save } = useSheet(stored, 'charging', { kind: 'charging', celsius: 25 });
   const key = `${stored.id}.charging`;
-  const [celsius, holds, cuts, belt] = [
+  const [celsius, holds, cuts, pressed] = [
     useFigure(`${key}.celsius`, 'temperature'),
     useFigure(`${key}.holds`, 'voltage'),
     useFigure(`${key}.cuts`, 'voltage'),
@@ -43,9 +47,11 @@ export function ChargingBench({ stored, machine }: { stored: StoredJob; machine:
     celsius: celsius.value ?? sheet.celsius,
     holds: holds.value ?? sheet.holds,
     cutsIn: generator ? (cuts.value ?? sheet.cutsIn) : undefined,
-    beltMetres: belt.value ?? sheet.beltMetres,
+    beltMetres: pressed.value ?? sheet.beltMetres,
   };
-  const band = setPoint(volts, found.celsius);
+  const own = machine.plates[SET_VOLTS];
+  const belt = BELTED.has(charge?.kind ?? '');
+  const band = setPoint(volts, found.celsius, own);
   const given = Object.fromEntries(Object.entries(found).filter(([, v]) => v !== undefined));
   return (
     <div className="grid gap-4">
@@ -56,6 +62,7 @@ export function ChargingBench({ stored, machine }: { stored: StoredJob; machine:
       <p>
         At {found.celsius.toFixed(0)} °C it should hold <b>{formatBand(band.low, band.high, 'voltage')}</b>, battery
         charged, fast idle, loads off.
+        {own && <> That is its own plate, brought to this temperature.</>}
         {generator && (
           <>
             {' '}
@@ -63,16 +70,18 @@ export function ChargingBench({ stored, machine }: { stored: StoredJob; machine:
             {CUTS_OUT_AMPS.low} to {CUTS_OUT_AMPS.high} A the other way.
           </>
         )}{' '}
-        The belt gives {formatBand(BELT_METRES.low, BELT_METRES.high, 'length')} at the middle of its span.
+        {belt && (
+          <>The belt gives {formatBand(BELT_METRES.low, BELT_METRES.high, 'length')} at the middle of its span.</>
+        )}
       </p>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
         <FigureField label="Regulator’s temperature, °C" figure={celsius} />
         <FigureField label="It holds, volts" figure={holds} />
         {generator && <FigureField label="Cut-out closes at, volts" figure={cuts} />}
-        <FigureField label="Belt pressed, mm" figure={belt} />
+        {belt && <FigureField label="Belt pressed, mm" figure={pressed} />}
       </div>
       <Answer>
-        {chargeSays({ volts, ...found })
+        {chargeSays({ volts, own, ...found })
           .map((s) => SAYS[s])
           .join(' ')}
       </Answer>
@@ -87,7 +96,7 @@ export function ChargingBench({ stored, machine }: { stored: StoredJob; machine:
       )}
       <Button
         className="justify-self-start"
-        disabled={[celsius, holds, cuts, belt].every((f) => f.value === undefined)}
+        disabled={[celsius, holds, cuts, pressed].every((f) => f.value === undefined)}
         onClick={() => void save({ kind: 'charging', ...given, celsius: found.celsius })}
       >
         Write it down

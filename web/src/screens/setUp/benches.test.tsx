@@ -298,6 +298,17 @@ describe('road test, carburettor, charging, tightening', () => {
     expect(statuses()).toContain('never charges at all');
     expect(screen.getByText(/polarised anew/).textContent).toContain('main terminal');
   });
+  it('goes by the machine’s own plate, and asks for no belt where none turns', async () => {
+    const charge = { trail: 'charge', kind: 'stator-three', options: { control: 'shunt' } };
+    const fitOut = { ...machine.fitOut, trails: [...machine.fitOut.trails, charge] };
+    const plates = { 'charge-regulator.setVolts': { low: 14.6, high: 14.8, source: 'manual', note: '' } };
+    shown(<ChargingBench stored={stored()} machine={storedMachineSchema.parse({ ...machine, fitOut, plates })} />);
+    expect(screen.queryByLabelText('Belt pressed, mm')).toBeNull();
+    expect(screen.queryByText(/The belt gives/)).toBeNull();
+    expect(screen.getByText(/At 25 °C it should hold/).textContent).toMatch(/14\.6–14\.8 V.*its own plate/);
+    await fill('It holds, volts', '14.2');
+    expect(statuses()).toContain('It holds low');
+  });
   it('an M10 of 8.8 takes 50, oiled 38; a plug its turns', async () => {
     shown(<FastenersBench jobId="j" />);
     await userEvent.selectOptions(screen.getByLabelText('Thread'), 'M10');

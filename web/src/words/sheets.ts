@@ -1,0 +1,96 @@
+import { formatQuantity, topFromStop, type SheetBody } from '@pondu/core';
+import { schoolWords } from './schools.ts';
+
+/** What a bench took down, for card and book: what it was read with, and what it came to. */
+export interface SheetWords {
+  readonly title: string;
+  readonly with: string;
+  readonly lines: readonly string[];
+}
+
+const mm = (metres: number): string => formatQuantity(metres, 'length');
+const volts = (v: number): string => formatQuantity(v, 'voltage');
+const degrees = (v: number): string => `${v.toFixed(1)}°`;
+
+const LOST = {
+  none: [],
+  moving: ['Wear at the moving contact.'],
+  fixed: ['Wear at the fixed contact.'],
+} as const satisfies Record<string, readonly string[]>;
+
+/** In words; undefined for what is told elsewhere (proof, heat) and for a sheet without figures. */
+export function sheetWords(body: SheetBody): SheetWords | undefined {
+  const said = wordsOf(body);
+  return said && said.lines.length > 0 ? said : undefined;
+}
+
+function wordsOf(body: SheetBody): SheetWords | undefined {
+  switch (body.kind) {
+    case 'points':
+      return {
+        title: 'Points',
+        with: 'feeler gauge, dwell meter',
+        lines: [
+          ...body.pairs.map((p) => `${degrees(p.dwellDegrees)} of dwell at ${mm(p.gapMetres)}`),
+          ...(body.lobes.length ? [`Lobe by lobe: ${body.lobes.map(mm).join(', ')}`] : []),
+          ...LOST[body.lost],
+        ],
+      };
+    case 'top': {
+      const { markIsAt } = topFromStop(-body.before, body.after);
+      const where =
+        Math.abs(markIsAt) < 0.05
+          ? 'The mark stands at true top.'
+          : `The mark stands ${degrees(Math.abs(markIsAt))} ${markIsAt < 0 ? 'before' : 'after'} true top.`;
+      return { title: 'True top', with: 'piston stop, degrees at the pointer', lines: [where] };
+    }
+    case 'leads':
+      return {
+        title: 'Firing order',
+        with: 'eyes, cap off',
+        lines: [
+          `${body.order.join('-')}, the rotor turns ${body.turns}`,
+          ...(body.found.length ? [`Leads found at the towers: ${body.found.join('-')}`] : []),
+        ],
+      };
+    case 'road':
+      return {
+        title: 'Road rounds',
+        with: `${schoolWords(body.school).toLowerCase()}, timing light`,
+        lines: body.rounds.map((r) =>
+          [`${degrees(r.degrees)}: ${r.noticed.join(', ') || 'nothing noticed'}`, r.words].filter(Boolean).join('. '),
+        ),
+      };
+    case 'carburettor':
+      return {
+        title: 'Carburettor',
+        with: body.shows === 'vacuum' ? 'vacuum gauge' : 'flow meter',
+        lines: [
+          ...(body.read.length ? [`Balanced at ${body.read.join(', ')}`] : []),
+          ...body.overruled.map((o) => `Left out: ${o.step}, ${o.why}`),
+        ],
+      };
+    case 'drain':
+      return {
+        title: 'What stays on',
+        with: 'ammeter in the battery’s lead',
+        lines: [
+          `${formatQuantity(body.restAmps, 'current')} at rest`,
+          ...body.pulled.map((p) => `${p.circuit} out: ${formatQuantity(p.amps, 'current')}`),
+        ],
+      };
+    case 'charging':
+      return {
+        title: 'Charging',
+        with: 'voltmeter',
+        lines: [
+          ...(body.holds === undefined ? [] : [`Holds ${volts(body.holds)} at ${body.celsius.toFixed(0)} °C`]),
+          ...(body.cutsIn === undefined ? [] : [`Cut-out closes at ${volts(body.cutsIn)}`]),
+          ...(body.beltMetres === undefined ? [] : [`Belt gives ${mm(body.beltMetres)} at the middle of its span`]),
+        ],
+      };
+    case 'prove':
+    case 'heat':
+      return undefined;
+  }
+}
