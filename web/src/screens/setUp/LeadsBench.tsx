@@ -56,12 +56,24 @@ export function LeadsBench({ stored, machine }: { stored: StoredJob; machine: Ma
   const [dead, setDead] = useDraft<number[]>(`${stored.id}.leads.dead`, []);
   const read = readOrder(typed, cylinders);
   const wanted = towersOf(sheet);
-  const found = sheet.found.length === cylinders ? sheet.found : wanted;
   const looked = sheet.found.length === cylinders;
+  // Tower by tower as it is looked at: what nobody has looked at yet is not taken for right.
+  const [seen, setSeen] = useDraft<(number | null)[]>(
+    `${stored.id}.leads.seen`,
+    looked ? [...sheet.found] : Array.from({ length: cylinders }, () => null),
+  );
+  const twice = seen.find((c, k) => c !== null && seen.indexOf(c) !== k);
+  const found = looked ? sheet.found : wanted;
   const cap = readCap(found, wanted);
+  function see(next: (number | null)[]) {
+    setSeen(next);
+    const whole = next.flatMap((c) => c ?? []);
+    put({ found: new Set(whole).size === cylinders ? whole : [] });
+  }
   const behind = swapBehind(dead, sheet.order);
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <h2 className="hidden text-xl lg:col-span-2 print:block">{machine.name}: leads and firing order</h2>
       <div className="grid content-start gap-3">
         <Care>Key off. Leads off one at a time, pulled at the boot, never at the wire.</Care>
         <TextField
@@ -74,6 +86,11 @@ export function LeadsBench({ stored, machine }: { stored: StoredJob; machine: Ma
             if (now.ok) put({ order: [...now.order] });
           }}
         />
+        {given.ok && read.ok && given.order.join() !== read.order.join() && (
+          <p role="status" className="font-medium text-warn">
+            The machine’s own page says {given.order.join('-')}: one of the two is wrong.
+          </p>
+        )}
         <Choice
           label="Rotor turns, seen from above"
           value={sheet.turns}
@@ -93,7 +110,12 @@ export function LeadsBench({ stored, machine }: { stored: StoredJob; machine: Ma
       </div>
       <CapDrawing sheet={sheet} found={found} wanted={wanted} looked={looked} />
       <Part title="As found" about="Which cylinder’s lead stands in each tower, clockwise.">
-        <Towers sheet={sheet} found={found} onFound={(next) => put({ found: next })} />
+        <Towers sheet={sheet} seen={seen} onSeen={see} />
+        {twice !== undefined && (
+          <p role="alert" className="font-medium text-danger">
+            Lead {twice} stands in two towers: it can be in one only. Look again.
+          </p>
+        )}
         <Answer>{looked ? capWords(cap) : 'Set each tower to the lead that stands in it.'}</Answer>
       </Part>
       <Part
@@ -136,26 +158,29 @@ export function LeadsBench({ stored, machine }: { stored: StoredJob; machine: Ma
 
 function Towers({
   sheet,
-  found,
-  onFound,
+  seen,
+  onSeen,
 }: {
   sheet: SheetOf<'leads'>;
-  found: readonly number[];
-  onFound: (found: number[]) => void;
+  seen: readonly (number | null)[];
+  onSeen: (seen: (number | null)[]) => void;
 }) {
-  const options = sheet.order
-    .slice()
-    .sort((a, b) => a - b)
-    .map((c) => ({ value: String(c), label: String(c) }));
+  const options = [
+    { value: '', label: 'not looked' },
+    ...sheet.order
+      .slice()
+      .sort((a, b) => a - b)
+      .map((c) => ({ value: String(c), label: String(c) })),
+  ];
   return (
     <div className="grid grid-cols-4 gap-2">
-      {found.map((c, k) => (
+      {seen.map((c, k) => (
         <SelectField
           key={k}
           label={`Tower ${k + 1}`}
-          value={String(c)}
+          value={c === null ? '' : String(c)}
           options={options}
-          onChange={(v) => onFound(found.map((f, i) => (i === k ? Number(v) : f)))}
+          onChange={(v) => onSeen(seen.map((s, i) => (i === k ? (v === '' ? null : Number(v)) : s)))}
         />
       ))}
     </div>

@@ -110,8 +110,15 @@ describe('oil in the fuel', () => {
 describe('firing order', () => {
   it('says which leads are swapped once the towers are set as found', async () => {
     shown(<LeadsBench stored={stored()} machine={{ ...machine, firingOrder: '1-3-4-2' }} />);
-    await userEvent.selectOptions(screen.getByLabelText('Tower 2'), '4');
+    // Nothing is taken for right that nobody has looked at.
+    expect(statuses()).toContain('Set each tower');
+    for (const [tower, lead] of Object.entries({ 'Tower 1': '1', 'Tower 2': '4', 'Tower 4': '2' }))
+      await userEvent.selectOptions(screen.getByLabelText(tower), lead);
+    await userEvent.selectOptions(screen.getByLabelText('Tower 3'), '4');
+    expect(screen.getByRole('alert').textContent).toContain('Lead 4 stands in two towers');
+    expect(statuses()).toContain('Set each tower');
     await userEvent.selectOptions(screen.getByLabelText('Tower 3'), '3');
+    expect(screen.queryByRole('alert')).toBeNull();
     expect(statuses()).toContain('Leads 3 and 4 are swapped');
     expect(screen.getByRole('img').getAttribute('aria-label')).toContain('tower 2: 3, found 4');
     await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
@@ -129,6 +136,9 @@ describe('firing order', () => {
     await fill('Firing order', '1-3-3-2');
     expect(screen.getByRole('alert').textContent).toBe('Cylinder 3 stands there twice.');
     expect(screen.getByLabelText<HTMLInputElement>('Firing order').value).toBe('1-3-3-2');
+    await userEvent.clear(screen.getByLabelText('Firing order'));
+    await fill('Firing order', '1-2-4-3');
+    expect(screen.getByText(/own page says 1-3-4-2/)).toBeTruthy();
   });
   it('the leads are stabbed one by one, the way the rotor turns', async () => {
     shown(<LeadsBench stored={stored()} machine={{ ...machine, firingOrder: '1-3-4-2' }} />);
