@@ -7,9 +7,9 @@ export interface Dwell {
   readonly seconds: number;
 }
 
-/** One lobe a cylinder: the shaft turns 360°/cylinders between two sparks, 6·n degrees a second at n rev/min. */
-export function dwellOf(degrees: number, cylinders: number, distributorRpm: number): Dwell {
-  return { degrees, share: (degrees * cylinders) / 360, seconds: degrees / (6 * distributorRpm) };
+/** Of so many lobes the shaft turns 360°/lobes between two sparks, 6·n degrees a second at n rev/min. */
+export function dwellOf(degrees: number, lobes: number, distributorRpm: number): Dwell {
+  return { degrees, share: (degrees * lobes) / 360, seconds: degrees / (6 * distributorRpm) };
 }
 export const dwellFromShare = (share: number, cylinders: number): number => (share * 360) / cylinders;
 

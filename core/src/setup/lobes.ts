@@ -3,8 +3,8 @@ export interface Lobes {
   readonly mean: number;
   /** Largest less smallest, in the unit given. */
   readonly spread: number;
-  /** One swing a turn is a bent or worn shaft; one that stands alone is that lobe. */
-  readonly says: 'even' | 'shaft' | 'lobe' | 'uneven';
+  /** One swing a turn is a bent or worn shaft; one that opens less than all others is worn, one that opens more is not. */
+  readonly says: 'even' | 'shaft' | 'lobe' | 'proud' | 'uneven';
   /** The lobe that stands alone, counted from 1. */
   readonly lobe: number | undefined;
 }
@@ -15,7 +15,7 @@ const ONE_SWING = 0.85;
 const WITHOUT = 0.35;
 
 /**
- * Gaps or dwell measured lobe by lobe, in their order around the shaft; `tolerance` in their unit. A shaft that is bent
+ * Gaps measured lobe by lobe, in their order around the shaft; `tolerance` in their unit. A shaft that is bent
  * or loose in its bushes moves the cam once a turn, so the lobes follow one sine; a worn lobe is off by itself.
  */
 export function lobesOf(values: readonly number[], tolerance: number): Lobes {
@@ -34,9 +34,8 @@ export function lobesOf(values: readonly number[], tolerance: number): Lobes {
     const others = values.filter((_o, i) => i !== k);
     return Math.max(...others) - Math.min(...others) <= WITHOUT * spread;
   });
-  return alone < 0
-    ? { mean, spread, says: 'uneven', lobe: undefined }
-    : { mean, spread, says: 'lobe', lobe: alone + 1 };
+  if (alone < 0) return { mean, spread, says: 'uneven', lobe: undefined };
+  return { mean, spread, says: values[alone]! < mean ? 'lobe' : 'proud', lobe: alone + 1 };
 }
 
 /**
@@ -49,8 +48,11 @@ export function condenserBy(lost: 'moving' | 'fixed', earth: 'negative' | 'posit
   return (lost === 'moving') === movingIsMinus ? 'too small' : 'too large';
 }
 
-/** Dwell that moves by more than this from idle to fast comes from a shaft that wanders in its bushes; degrees, by usage. */
+/** Dwell that moves by more than this from idle to fast does not stand by itself; degrees, by usage. */
 const WANDERS = 3;
-/** Dwell read idling and fast, of the same gap: a cam follower that keeps up and a shaft that stands still read alike. */
-export const dwellAcross = (idle: number, fast: number): 'steady' | 'shaft wanders' | 'points float' =>
-  Math.abs(fast - idle) <= WANDERS ? 'steady' : fast < idle ? 'points float' : 'shaft wanders';
+/**
+ * Dwell read idling and fast, of the same gap: a follower that keeps up and a shaft that stands still read alike. What
+ * grows is the shaft; what falls has more than one reason, and a plate that its hose turns is the first.
+ */
+export const dwellAcross = (idle: number, fast: number): 'steady' | 'grows' | 'falls' =>
+  Math.abs(fast - idle) <= WANDERS ? 'steady' : fast < idle ? 'falls' : 'grows';

@@ -112,6 +112,36 @@ describe('what is entered', () => {
     expect(sent.map((s) => s.body['typed'])).toEqual(['12.4', '12.5', '12.6']);
     expect(outbox.cannotKeep).toBe(false);
   });
+  it('left before its answer is seen, goes up as the same entry when it is sent again; answered, as another', async () => {
+    const fix = () =>
+      outbox.enter({ jobId: 'job-1', method: 'POST', path: '/fixes', body: { what: 'New points' }, version: 3 });
+    const ids = () => sent.map((s) => s.body['id']);
+    // The page is left: what was asked is on its way, and nobody is there to see what comes of it.
+    vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
+      sent.push({
+        url,
+        method: 'POST',
+        body: JSON.parse(String(init.body)) as Record<string, unknown>,
+        version: undefined,
+      });
+      return new Promise(() => undefined);
+    });
+    void fix();
+    await vi.waitFor(() => expect(sent).toHaveLength(1));
+    vi.stubGlobal('fetch', (url: string, init: RequestInit) => {
+      sent.push({
+        url,
+        method: 'POST',
+        body: JSON.parse(String(init.body)) as Record<string, unknown>,
+        version: undefined,
+      });
+      return Promise.resolve(new Response(JSON.stringify(stored()), { status: 201 }));
+    });
+    await fix();
+    expect(ids()[1]).toBe(ids()[0]);
+    await fix();
+    expect(ids()[2]).not.toBe(ids()[0]);
+  });
   it('waits while the workshop’s disk is full, and goes up by itself once there is room', async () => {
     vi.useFakeTimers();
     answers = () => ({ status: 507, body: { type: 'urn:pondu:disk-full', title: 'The disk is full.' } });

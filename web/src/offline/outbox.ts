@@ -1,5 +1,4 @@
 import { useSyncExternalStore } from 'react';
-import { v4 as uuid } from 'uuid';
 import { call, put } from '../api/client.ts';
 import type { ApiProblem } from '../api/problem.ts';
 import { problemOf } from '../api/problem.ts';
@@ -7,6 +6,7 @@ import type { StoredJob } from '../api/types.ts';
 import type { Entry } from './entry.ts';
 import { inTime, keep } from './keep.ts';
 import { link } from './link.ts';
+import { answered, idFor } from './unanswered.ts';
 
 export type Draft = Pick<Entry, 'jobId' | 'method' | 'path' | 'body' | 'blob' | 'version'>;
 /** It went up, and this is the job now; or it waits here. */
@@ -76,7 +76,16 @@ class Outbox {
    * it waits. What is refused at once is thrown as ApiProblem and not kept: it is still in its box.
    */
   async enter(draft: Draft): Promise<Sent> {
-    const id = typeof draft.body['id'] === 'string' && draft.path !== '/snags' ? draft.body['id'] : uuid();
+    const said = JSON.stringify([draft.jobId, draft.method, draft.path, draft.body, draft.blob?.size]);
+    try {
+      return await this.entered(draft, said);
+    } finally {
+      answered(said);
+    }
+  }
+  private async entered(draft: Draft, said: string): Promise<Sent> {
+    const given = draft.body['id'];
+    const id = typeof given === 'string' && draft.path !== '/snags' ? given : idFor(said);
     const entry: Entry = {
       ...draft,
       id,

@@ -6,14 +6,14 @@ import { turned } from './turned.ts';
 const DISTRIBUTOR_RPM = 400;
 
 /** Dwell in its three ways, and what a change of it does to the timing. */
-export function DwellChange({ jobId, cylinders }: { jobId: string; cylinders: number }) {
+export function DwellChange({ jobId, lobes }: { jobId: string; lobes: number }) {
   const [found, left] = [useFigure(`${jobId}.dwell.found`, 'angle'), useFigure(`${jobId}.dwell.left`, 'angle')];
   const now = left.value ?? found.value;
   const shift =
     found.value !== undefined && left.value !== undefined ? timingShift(found.value, left.value) : undefined;
   const said: string[] = [];
   if (now !== undefined) {
-    const { share, seconds } = dwellOf(now, cylinders, DISTRIBUTOR_RPM);
+    const { share, seconds } = dwellOf(now, lobes, DISTRIBUTOR_RPM);
     said.push(
       `${(100 * share).toFixed(0)} % of the time, ${(1000 * seconds).toFixed(1)} ms at ${2 * DISTRIBUTOR_RPM} rev/min.`,
     );

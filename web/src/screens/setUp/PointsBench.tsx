@@ -29,8 +29,9 @@ const GAPS = [0.6, 1, 1.6];
 
 const ACROSS = {
   steady: 'Steady: shaft and spring are good.',
-  'shaft wanders': 'It grows with speed: the shaft wanders in its bushes, and the timing with it.',
-  'points float': 'It falls with speed: the spring is weak and the points float. Renew them.',
+  grows: 'It grows with speed: the shaft wanders in its bushes, and the timing with it.',
+  falls:
+    'It falls with speed. Take the vacuum hose off, plug it, and read again: a plate that turns changes the dwell. If it still falls: the plate rocks, the shaft wanders in its bushes, or the spring is weak and the points float.',
 } as const;
 
 const SPREAD = {
@@ -38,6 +39,8 @@ const SPREAD = {
   shaft:
     'It swings once a turn: shaft bent or bushes worn. Gap and timing wander with it; a module in place of the points does not mind so much.',
   lobe: 'One lobe is worn: that cylinder’s timing is off by itself.',
+  proud:
+    'It opens more than the others, and wear opens less: dirt, a burr, or the feeler held askew. Measure it again.',
   uneven: 'Uneven without order: measure again, then think of the cam.',
 } as const;
 
@@ -47,6 +50,13 @@ interface Props {
   /** Where gap and dwell should lie. */
   plate: NonNullable<SetUpView['points']>;
 }
+
+/** Lobes that open one set of points: on a distributor one a cylinder, where each coil has its own set one. */
+function lobesOfSet({ fitOut }: MachineBody): number {
+  const spark = fitOut.trails.find((t) => t.trail === 'spark');
+  return spark && ONE_LOBE.has(spark.kind) ? 1 : fitOut.cylinders;
+}
+const ONE_LOBE: ReadonlySet<string> = new Set(['points-coils']);
 
 const millimetres = (v: number): string => `${(v * 1e3).toFixed(2)}`;
 
@@ -123,7 +133,7 @@ export function PointsBench({ stored, machine, plate }: Props) {
         </Answer>
       </Part>
       <div className="grid content-start gap-5">
-        <DwellChange jobId={stored.id} cylinders={machine.fitOut.cylinders} />
+        <DwellChange jobId={stored.id} lobes={lobesOfSet(machine)} />
         <Part title="Dwell across speed" about="The same points, read idling and held fast.">
           <div className="grid grid-cols-2 gap-2">
             <FigureField label="Dwell idling, degrees" figure={idling} />

@@ -151,6 +151,28 @@ describe('firing order', () => {
 });
 
 describe('points', () => {
+  const points = (of: typeof machine) => (
+    <PointsBench stored={stored()} machine={of} plate={setUpView(tracer, []).points!} />
+  );
+  it('one set for each coil has one lobe: 170° is under half of the time', async () => {
+    const spark = {
+      trail: 'spark',
+      kind: 'points-coils',
+      options: { ballast: 'none', fused: true, coils: 'one each' },
+    };
+    const fitOut = { ...machine.fitOut, cylinders: 2, trails: [spark] };
+    shown(points(storedMachineSchema.parse({ ...machine, fitOut })));
+    await fill('Dwell found, degrees', '170');
+    expect(statuses()).toContain('47 % of the time');
+  });
+  it('dwell that falls with speed asks for the hose first; a lobe that opens more is not called worn', async () => {
+    shown(points(machine));
+    await fill('Dwell idling, degrees', '50');
+    await fill('Dwell fast, degrees', '44');
+    expect(statuses()).toMatch(/It falls with speed. Take the vacuum hose off/);
+    await fill('Gaps', '0.40 0.40 0.49 0.40');
+    expect(statuses()).toMatch(/Lobe 3\. It opens more than the others/);
+  });
   it('two gaps with their dwell give the third, and a bent shaft is told from a worn lobe', async () => {
     shown(<PointsBench stored={stored()} machine={machine} plate={setUpView(tracer, []).points!} />);
     await fill('Gap 1', '0.3');

@@ -9,7 +9,7 @@ const Both = () => (
   <Around>
     <div>
       <TopBench stored={stored()} />
-      <DwellChange jobId="j" cylinders={4} />
+      <DwellChange jobId="j" lobes={4} />
     </div>
   </Around>
 );
