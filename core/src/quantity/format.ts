@@ -1,4 +1,4 @@
-import { UNITS, preferredUnit, unitBySymbol, type Dimension, type UnitDef } from './units.ts';
+import { fromSi, UNITS, preferredUnit, unitBySymbol, type Dimension, type UnitDef } from './units.ts';
 
 /** Units a value may be shown in, largest first; the first that leaves at least 1 before the point is used. */
 const SHOWN: Readonly<Partial<Record<Dimension, readonly string[]>>> = {
@@ -50,7 +50,7 @@ export function formatQuantity(
   if (Number.isNaN(value)) return '—';
   if (standsStill(value, dimension)) return STANDS;
   const unit = options.unit === undefined ? pickUnit(value, dimension) : unitBySymbol(options.unit);
-  const text = digitsOf(value / unit.factor, options.significant ?? 3).replace('-', '−');
+  const text = digitsOf(fromSi(value, unit), options.significant ?? 3).replace('-', '−');
   const tight = unit.symbol === '°' || unit.symbol === '';
   return tight ? text + unit.symbol : `${text} ${unit.symbol}`;
 }
@@ -66,7 +66,7 @@ export function formatBand(low: number, high: number, dimension: Dimension): str
   if (low === high) return formatQuantity(low, dimension);
   const [small, large] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
   const digits = low * high <= 0 || large > WIDE_BAND * small ? 2 : 3;
-  const show = (v: number) => digitsOf(v / unit.factor, digits).replace('-', '−');
+  const show = (v: number) => digitsOf(fromSi(v, unit), digits).replace('-', '−');
   // A dash between two minus signs is not read.
   const between = low < 0 ? ' to ' : '–';
   return `${show(low)}${between}${show(high)}${unit.symbol === '°' ? '' : ' '}${unit.symbol}`.trim();

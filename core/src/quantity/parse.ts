@@ -1,4 +1,4 @@
-import { preferredUnit, unitTyped, type Dimension } from './units.ts';
+import { preferredUnit, toSi, unitTyped, type Dimension } from './units.ts';
 
 export type ParseFailure =
   | { code: 'empty' }
@@ -67,5 +67,5 @@ export function parseQuantity(typed: string, wanted: Dimension, bareUnit?: strin
   if (unit.dimension !== wanted)
     return failed({ code: 'wrong-dimension', text, unit: unit.symbol, found: unit.dimension, wanted });
   if (split.number < 0 && NEVER_NEGATIVE.has(wanted)) return failed({ code: 'negative', text, dimension: wanted });
-  return { ok: true, value: split.number * unit.factor, unit: unit.symbol, open: false };
+  return { ok: true, value: toSi(split.number, unit), unit: unit.symbol, open: false };
 }

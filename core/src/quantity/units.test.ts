@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { symbolsOf } from './format.ts';
+import { formatQuantity, symbolsOf } from './format.ts';
 import { parseQuantity } from './parse.ts';
 import { preferredUnit, unitBySymbol, UNITS, unitTyped, type Dimension } from './units.ts';
 
@@ -25,7 +25,7 @@ describe('the table of units', () => {
   });
   it('lists what a box may show', () => {
     expect(symbolsOf('resistance')).toEqual(['Ω', 'mΩ', 'kΩ', 'MΩ']);
-    expect(symbolsOf('length')).toEqual(['mm', 'thou', 'in', 'm']);
+    expect(symbolsOf('length')).toEqual(['mm', 'thou', 'in', 'm', 'ft']);
   });
 });
 
@@ -58,5 +58,26 @@ describe('conversions that are half of the time done wrongly', () => {
   ] as const)('%s', (text, dimension, si) => {
     const read = parseQuantity(text, dimension);
     expect(read.ok && Math.abs(read.value - si)).toBeLessThan(1e-9);
+  });
+});
+
+describe('units that begin elsewhere', () => {
+  it.each([
+    ['32 °F', 0],
+    ['212F', 100],
+    ['-40 °F', -40],
+    ['68 fahrenheit', 20],
+  ])('%s is %d °C', (typed, celsius) => {
+    const read = parseQuantity(typed, 'temperature');
+    expect(read.ok && read.value).toBeCloseTo(celsius, 9);
+  });
+  it('are shown as they are read', () => {
+    expect(formatQuantity(100, 'temperature', { unit: '°F' })).toBe('212 °F');
+    expect(formatQuantity(20, 'temperature')).toBe('20 °C');
+  });
+  it('a foot is twelve inches', () => {
+    const foot = parseQuantity('1 ft', 'length');
+    const inches = parseQuantity('12 in', 'length');
+    expect(foot.ok && inches.ok && foot.value - inches.value).toBeCloseTo(0, 12);
   });
 });

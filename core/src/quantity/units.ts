@@ -22,6 +22,8 @@ export interface UnitDef {
   readonly dimension: Dimension;
   /** One of this unit in the SI unit of its dimension. */
   readonly factor: number;
+  /** Where this unit's nought stands, in the SI unit of its dimension; nothing where both begin alike. */
+  readonly nought?: number;
   /** What people type for it, lower case unless the case matters. */
   readonly typed: readonly string[];
 }
@@ -55,6 +57,7 @@ export const UNITS: readonly UnitDef[] = [
   unit('thou', 'length', 25.4e-6, 'thou', 'mil', 'mils'),
   unit('in', 'length', INCH_METRES, 'in', 'inch', 'inches', '"'),
   unit('m', 'length', 1, 'm', 'metre', 'metres', 'meter', 'meters'),
+  unit('ft', 'length', 12 * INCH_METRES, 'ft', 'foot', 'feet'),
   unit('°', 'angle', 1, '°', 'deg', 'degs', 'degree', 'degrees'),
   unit('rpm', 'speed', 1, 'rpm', 'rev/min', 'r/min'),
   unit('s', 'time', 1, 's', 'sec', 'secs', 'second', 'seconds'),
@@ -62,6 +65,8 @@ export const UNITS: readonly UnitDef[] = [
   unit('ms', 'time', 1e-3, 'ms', 'millisecond', 'milliseconds'),
   unit('h', 'time', 3600, 'h', 'hr', 'hrs', 'hour', 'hours'),
   unit('°C', 'temperature', 1, '°C', 'C', 'c', 'celsius', 'degc'),
+  // Water freezes at 32 and boils at 212: 180 steps to Celsius' hundred.
+  { ...unit('°F', 'temperature', 100 / 180, '°F', 'F', 'f', 'fahrenheit', 'degf'), nought: (-32 * 100) / 180 },
   unit('kPa', 'pressure', 1e3, 'kPa', 'kpa', 'kilopascal', 'kilopascals'),
   unit('bar', 'pressure', 1e5, 'bar'),
   unit('psi', 'pressure', 6894.757, 'psi', 'lb/in²', 'lbs'),
@@ -98,6 +103,9 @@ export function unitBySymbol(symbol: string): UnitDef {
   if (!found) throw new RangeError(`No unit "${symbol}"`);
   return found;
 }
+
+export const toSi = (value: number, { factor, nought = 0 }: UnitDef): number => value * factor + nought;
+export const fromSi = (value: number, { factor, nought = 0 }: UnitDef): number => (value - nought) / factor;
 
 /** The unit a bare number is read in, and that a box shows unless told otherwise. */
 export function preferredUnit(dimension: Dimension): UnitDef {

@@ -75,9 +75,11 @@ export function ChargingBench({ stored, machine }: { stored: StoredJob; machine:
         )}
       </p>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
-        <FigureField label="Regulator’s temperature, °C" figure={celsius} />
-        <FigureField label="It holds, volts" figure={holds} />
-        {generator && <FigureField label="Cut-out closes at, volts" figure={cuts} />}
+        <FigureField label="Regulator’s temperature, °C" figure={celsius} within={{ low: -40, high: 130 }} />
+        <FigureField label="It holds, volts" figure={holds} within={{ low: volts / 2, high: 2 * volts }} />
+        {generator && (
+          <FigureField label="Cut-out closes at, volts" figure={cuts} within={{ low: volts / 2, high: 2 * volts }} />
+        )}
         {belt && <FigureField label="Belt pressed, mm" figure={pressed} />}
       </div>
       <Answer>

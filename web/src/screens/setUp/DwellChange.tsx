@@ -1,5 +1,5 @@
 import { dwellOf, timingShift } from '@pondu/core';
-import { Answer, FigureField, Part, useFigure } from './figure.tsx';
+import { Answer, FigureField, Part, useDwell } from './figure.tsx';
 import { turned } from './turned.ts';
 
 /** Idling, as dwell is mostly read. */
@@ -7,7 +7,8 @@ const DISTRIBUTOR_RPM = 400;
 
 /** Dwell in its three ways, and what a change of it does to the timing. */
 export function DwellChange({ jobId, lobes }: { jobId: string; lobes: number }) {
-  const [found, left] = [useFigure(`${jobId}.dwell.found`, 'angle'), useFigure(`${jobId}.dwell.left`, 'angle')];
+  const [found, left] = [useDwell(`${jobId}.dwell.found`, lobes), useDwell(`${jobId}.dwell.left`, lobes)];
+  const within = { low: 5, high: 360 / lobes };
   const now = left.value ?? found.value;
   const shift =
     found.value !== undefined && left.value !== undefined ? timingShift(found.value, left.value) : undefined;
@@ -23,8 +24,8 @@ export function DwellChange({ jobId, lobes }: { jobId: string; lobes: number }) 
   return (
     <Part title="Dwell" about="A degree less of dwell is a degree of the crank earlier.">
       <div className="grid grid-cols-2 gap-2">
-        <FigureField label="Dwell found, degrees" figure={found} />
-        <FigureField label="Dwell left, degrees" figure={left} />
+        <FigureField label="Dwell found, degrees or %" figure={found} within={within} />
+        <FigureField label="Dwell left, degrees or %" figure={left} within={within} />
       </div>
       <Answer>{said.join(' ')}</Answer>
     </Part>

@@ -13,7 +13,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { DwellChange } from './DwellChange.tsx';
-import { Answer, FigureField, Part, useFigure, useFigures } from './figure.tsx';
+import { Answer, FigureField, Part, useDwell, useFigure, useFigures } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
 
 const LOST = [
@@ -23,6 +23,9 @@ const LOST = [
 ] as const;
 /** Gaps of one cam that differ by no more than this are alike, metres: a feeler tells no finer. */
 const ALIKE = 0.03e-3;
+
+/** No points are set wider or closer than this, metres. */
+const OPEN = { low: 0.05e-3, high: 1e-3 };
 
 /** The line is drawn over these shares of the plate's least gap. */
 const GAPS = [0.6, 1, 1.6];
@@ -69,12 +72,13 @@ export function PointsBench({ stored, machine, plate }: Props) {
     lost: 'none',
   });
   const key = `${stored.id}.points`;
+  const perSet = lobesOfSet(machine);
   const pair = [
-    [useFigure(`${key}.gap1`, 'length'), useFigure(`${key}.dwell1`, 'angle')],
-    [useFigure(`${key}.gap2`, 'length'), useFigure(`${key}.dwell2`, 'angle')],
+    [useFigure(`${key}.gap1`, 'length'), useDwell(`${key}.dwell1`, perSet)],
+    [useFigure(`${key}.gap2`, 'length'), useDwell(`${key}.dwell2`, perSet)],
   ] as const;
   const wanted = useFigure(`${key}.wanted`, 'length');
-  const [idling, fast] = [useFigure(`${key}.idling`, 'angle'), useFigure(`${key}.fast`, 'angle')];
+  const [idling, fast] = [useDwell(`${key}.idling`, perSet), useDwell(`${key}.fast`, perSet)];
   const lobes = useFigures(`${key}.lobes`, 'length');
   const typedPairs = pair.flatMap(([gap, dwell]) =>
     gap.value !== undefined && dwell.value !== undefined ? [{ gapMetres: gap.value, dwellDegrees: dwell.value }] : [],
@@ -91,11 +95,11 @@ export function PointsBench({ stored, machine, plate }: Props) {
       >
         {pair.map(([gap, dwell], k) => (
           <div key={k} className="grid grid-cols-2 gap-2">
-            <FigureField label={`Gap ${k + 1}`} figure={gap} />
-            <FigureField label={`Dwell ${k + 1}, degrees`} figure={dwell} />
+            <FigureField label={`Gap ${k + 1}`} figure={gap} within={OPEN} />
+            <FigureField label={`Dwell ${k + 1}, degrees or %`} figure={dwell} />
           </div>
         ))}
-        <FigureField label="Gap wanted" figure={wanted} />
+        <FigureField label="Gap wanted" figure={wanted} within={OPEN} />
         {line && (
           <Chart
             summary={`Dwell over the gap of this cam: ${pairs.map((p) => `${p.dwellDegrees}° at ${formatQuantity(p.gapMetres, 'length')}`).join(', ')}.`}
@@ -133,11 +137,11 @@ export function PointsBench({ stored, machine, plate }: Props) {
         </Answer>
       </Part>
       <div className="grid content-start gap-5">
-        <DwellChange jobId={stored.id} lobes={lobesOfSet(machine)} />
+        <DwellChange jobId={stored.id} lobes={perSet} />
         <Part title="Dwell across speed" about="The same points, read idling and held fast.">
           <div className="grid grid-cols-2 gap-2">
-            <FigureField label="Dwell idling, degrees" figure={idling} />
-            <FigureField label="Dwell fast, degrees" figure={fast} />
+            <FigureField label="Dwell idling, degrees or %" figure={idling} />
+            <FigureField label="Dwell fast, degrees or %" figure={fast} />
           </div>
           <Answer>
             {idling.value !== undefined && fast.value !== undefined

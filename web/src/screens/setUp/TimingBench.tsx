@@ -133,8 +133,8 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
           void add();
         }}
       >
-        <FigureField label="Engine held at, rev/min" figure={rpm} />
-        <FigureField label="Light shows, degrees before top" figure={shown} />
+        <FigureField label="Engine held at, rev/min" figure={rpm} within={{ low: 200, high: 15_000 }} />
+        <FigureField label="Light shows, degrees before top" figure={shown} within={{ low: -60, high: 90 }} />
         {bandOn ? <Choice label="Pod’s hose" value={hose} options={HOSES} onChange={setHose} /> : <span />}
         <Button
           type="submit"

@@ -162,13 +162,28 @@ describe('points', () => {
     };
     const fitOut = { ...machine.fitOut, cylinders: 2, trails: [spark] };
     shown(points(storedMachineSchema.parse({ ...machine, fitOut })));
-    await fill('Dwell found, degrees', '170');
+    await fill('Dwell found, degrees or %', '170');
     expect(statuses()).toContain('47 % of the time');
+    await fill('Dwell left, degrees or %', '50 %');
+    // Half of one turn: 180°, ten more than was found.
+    expect(statuses()).toMatch(/50 % of the time.*10\.0° later/);
+  });
+  it('a gap of four millimetres, a dwell beyond its turn and a regulator at 900 °C are asked about', async () => {
+    shown(points(machine));
+    await fill('Gap 1', '4');
+    await fill('Dwell found, degrees or %', '400');
+    expect(screen.getAllByRole('alert').map((a) => a.textContent)).toEqual([
+      '“4” is far from anything here: is the unit right?',
+      '“400” is far from anything here: is the unit right?',
+    ]);
+    await userEvent.clear(screen.getByLabelText('Gap 1'));
+    await fill('Gap 1', '16 thou');
+    expect(screen.getAllByRole('alert')).toHaveLength(1);
   });
   it('dwell that falls with speed asks for the hose first; a lobe that opens more is not called worn', async () => {
     shown(points(machine));
-    await fill('Dwell idling, degrees', '50');
-    await fill('Dwell fast, degrees', '44');
+    await fill('Dwell idling, degrees or %', '50');
+    await fill('Dwell fast, degrees or %', '44');
     expect(statuses()).toMatch(/It falls with speed. Take the vacuum hose off/);
     await fill('Gaps', '0.40 0.40 0.49 0.40');
     expect(statuses()).toMatch(/Lobe 3\. It opens more than the others/);
@@ -176,15 +191,15 @@ describe('points', () => {
   it('two gaps with their dwell give the third, and a bent shaft is told from a worn lobe', async () => {
     shown(<PointsBench stored={stored()} machine={machine} plate={setUpView(tracer, []).points!} />);
     await fill('Gap 1', '0.3');
-    await fill('Dwell 1, degrees', '60');
+    await fill('Dwell 1, degrees or %', '60');
     await fill('Gap 2', '0.5');
-    await fill('Dwell 2, degrees', '50');
+    await fill('Dwell 2, degrees or %', '50');
     await fill('Gap wanted', '0.4');
     expect(statuses()).toContain('55.0° of dwell; a tenth of a millimetre is 5.0°');
     await fill('Gaps', '0.40 0.40 0.31 0.40');
     expect(statuses()).toContain('Lobe 3.');
-    await fill('Dwell idling, degrees', '55');
-    await fill('Dwell fast, degrees', '48');
+    await fill('Dwell idling, degrees or %', '55');
+    await fill('Dwell fast, degrees or %', '48');
     expect(statuses()).toContain('the points float');
     await userEvent.click(screen.getByRole('radio', { name: 'Pit in the fixed contact' }));
     expect(statuses()).toContain('too small');

@@ -1,4 +1,4 @@
-import { parseQuantity, type Dimension } from '@pondu/core';
+import { dwellFromShare, parseQuantity, type Dimension } from '@pondu/core';
 import { useDraft } from '../../draft/useDraft.ts';
 import { TextField } from '../../ui/Field.tsx';
 import { failureWords } from '../../words/failures.ts';
@@ -17,15 +17,45 @@ export function useFigure(key: string, dimension: Dimension) {
 }
 export type Figure = ReturnType<typeof useFigure>;
 
-export function FigureField({ label, figure, hint }: { label: string; figure: Figure; hint?: string }) {
+/** A dwell as it is typed: in degrees, or in per cent of the turn that one of so many lobes takes. */
+export function useDwell(key: string, lobes: number): Figure {
+  const figure = useFigure(key, 'angle');
+  const share = figure.error === undefined ? undefined : parseQuantity(figure.typed, 'share');
+  return share?.ok && share.unit === '%'
+    ? { ...figure, value: dwellFromShare(share.value, lobes), error: undefined }
+    : figure;
+}
+
+/** Beyond these a figure is asked about: the unit, or a nought too many. */
+export interface Within {
+  readonly low: number;
+  readonly high: number;
+}
+
+interface FieldProps {
+  label: string;
+  figure: Figure;
+  hint?: string;
+  within?: Within;
+}
+export function FigureField({ label, figure, hint, within }: FieldProps) {
+  const { value } = figure;
+  const far = within !== undefined && value !== undefined && (value < within.low || value > within.high);
   return (
-    <TextField
-      label={label}
-      value={figure.typed}
-      error={figure.error}
-      {...(hint === undefined ? {} : { hint })}
-      onChange={(e) => figure.setTyped(e.target.value)}
-    />
+    <div className="min-w-0">
+      <TextField
+        label={label}
+        value={figure.typed}
+        error={figure.error}
+        {...(hint === undefined ? {} : { hint })}
+        onChange={(e) => figure.setTyped(e.target.value)}
+      />
+      {far && (
+        <p role="alert" className="text-[14px] font-medium text-warn">
+          “{figure.typed}” is far from anything here: is the unit right?
+        </p>
+      )}
+    </div>
   );
 }
 

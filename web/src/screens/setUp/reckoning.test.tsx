@@ -53,15 +53,15 @@ describe('what a setting asks to be worked out', () => {
   });
   it('dwell: two thirds of four cylinders’ time, and what a change does to the timing', async () => {
     const words = await type('Dwell', [
-      ['Dwell found, degrees', '60'],
-      ['Dwell left, degrees', '57'],
+      ['Dwell found, degrees or %', '60'],
+      ['Dwell left, degrees or %', '57'],
     ]);
     expect(words).toContain('63 % of the time');
     expect(words).toContain('3.0° earlier');
   });
   it('what is no figure is said at its field, and keeps standing there', async () => {
-    await type('Dwell', [['Dwell found, degrees', 'much']]);
+    await type('Dwell', [['Dwell found, degrees or %', 'much']]);
     expect(part('Dwell').getByRole('alert', { hidden: true }).textContent).toMatch(/figure|number|read/);
-    expect(part('Dwell').getByLabelText<HTMLInputElement>('Dwell found, degrees').value).toBe('much');
+    expect(part('Dwell').getByLabelText<HTMLInputElement>('Dwell found, degrees or %').value).toBe('much');
   });
 });
