@@ -165,10 +165,31 @@ describe('files', () => {
     );
   };
   it('says what was read and what was left as it is', async () => {
-    server(() => ({ status: 201, body: { machines: 1, jobs: 2, skipped: ['Grey saloon'] } }));
+    const copies = { folder: '/shop/backups', failed: null, backups: [] };
+    server((path) =>
+      path.endsWith('/backups')
+        ? { status: 200, body: copies }
+        : { status: 201, body: { machines: 1, jobs: 2, skipped: ['Grey saloon'] } },
+    );
     await read('shop.pondu.json', '{"format":"pondu"}');
     await waitFor(() => expect(screen.getByRole('status').textContent).toContain('Read 1 machine and 2 jobs.'));
     expect(screen.getByRole('status').textContent).toContain('left as they are: Grey saloon');
+  });
+  it('says what copies there are, and why the last could not be made', async () => {
+    const backup = (day: number, bytes: number) => ({
+      name: `pondu-2026-11-${day}.sqlite`,
+      bytes,
+      at: `2026-11-${day}T08:00:00Z`,
+    });
+    const made = { folder: '/shop/backups', failed: null, backups: [backup(30, 2 ** 20), backup(29, 2 ** 19)] };
+    server(() => ({ status: 200, body: made }));
+    const shown = render(<Around>{<FilesPanel />}</Around>);
+    await waitFor(() => expect(screen.getByText(/2 are kept \(1\.5 MB\)/)).toBeTruthy());
+    expect(screen.queryByRole('alert')).toBeNull();
+    shown.unmount();
+    server(() => ({ status: 200, body: { ...made, failed: 'the disk is full' } }));
+    render(<Around>{<FilesPanel />}</Around>);
+    await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('the disk is full'));
   });
   it('half a file is told as the server told it', async () => {
     server(() => refusal(400, 'No.', [{ field: '', message: 'This is not a whole JSON file.' }]));
