@@ -84,8 +84,8 @@ const coupe = machineBodySchema.parse({
     onCard: true,
   });
   bench.fix('timing-weights.free', 'cleaned', '');
-  bench.light(800).light(2000).light(3200).light(3200, 'on');
   bench.set('timing-body.baseDegrees', 8, 9);
+  bench.light(800).light(2000).light(3200).light(3200, 'on');
   bench.sheet({ kind: 'points', pairs: [{ gapMetres: 0.32e-3, dwellDegrees: 60 }, { gapMetres: 0.45e-3, dwellDegrees: 52.5 }], lobes: [0.38e-3, 0.39e-3, 0.33e-3, 0.38e-3], lost: 'none' });
   bench.sheet({ kind: 'road', school: 'book', rounds: [{ degrees: 8, noticed: ['pulls well'], words: '' }, { degrees: 10, noticed: [], words: '' }, { degrees: 12, noticed: ['knock'], words: '' }] });
 

@@ -106,15 +106,18 @@ describe('the measured timing against the plate', () => {
     expect(timingCurve(weights, anew)!.markOff).toBeCloseTo(0, 9);
   });
   it('what was read before the base was set, or the points, no longer weighs', () => {
-    const set = (figure: string): JobEvent => ({
+    const set = (figure: string, foundAt: number | null = null): JobEvent => ({
       type: 'setting',
-      setting: { id: figure, figure, foundAt: null, leftAt: 8, at: '2026-01-01T10:00:00Z' } as never,
+      setting: { id: figure, figure, foundAt, leftAt: 8, at: '2026-01-01T10:00:00Z' } as never,
     });
     for (const figure of ['timing-body.baseDegrees', 'points.gapMetres'])
       expect(lightRows(weights.model, [light(800, 0), set(figure), light(810, 8)]).map((r) => r.now)).toEqual([
         false,
         true,
       ]);
+    // Looked at and left as it was found, it retires nothing.
+    const left = [light(800, 8), set('timing-body.baseDegrees', 8)];
+    expect(lightRows(weights.model, left).map((r) => r.now)).toContain(true);
     expect(lightRows(weights.model, [light(800, 0), set('plugs.gap'), light(810, 8)]).every((r) => r.now)).toBe(true);
   });
   it('readings from before a repair are shown and no longer weigh', () => {

@@ -89,7 +89,8 @@ const chance = (read: number, meant: number): number =>
 /** Whether something was done that the light would show: a repair, or a figure of the timing or the points set. */
 function movesTiming(model: Model, event: JobEvent): boolean {
   if (event.type === 'fix') return true;
-  if (event.type !== 'setting') return false;
+  // Left as it was found, nothing has moved.
+  if (event.type !== 'setting' || event.setting.foundAt === event.setting.leftAt) return false;
   const { figure } = event.setting;
   const part = model.plates.get(figure)?.part;
   return figure === GAP || model.faults.some((f) => f.part === part && f.trail === 'timing');
