@@ -3,7 +3,7 @@ import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import type { Model } from '../tracing/model.ts';
 import { sheetOf } from '../setup/sheets.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
-import { hasStood, wasHot, type Warm } from './heat.ts';
+import { hasStood, toldRunning, wasHot, type Warm } from './heat.ts';
 
 /** In which condition a proof counts: that in which it was complained of. */
 export interface Wanted {
@@ -70,7 +70,8 @@ const checksOf = ({ checks, beyond }: Model): ReadonlyMap<string, Check> =>
 export function ranAt(model: Model, events: readonly JobEvent[]): string[] {
   const checks = checksOf(model);
   return events.flatMap((e) => {
-    if (e.type === 'sheet' && e.sheet.body.kind === 'heat') return [e.sheet.body.stoppedAt ?? e.sheet.at];
+    const told = toldRunning(e);
+    if (told) return [told.until];
     if (e.type !== 'reading') return [];
     const check = checks.get(e.reading.checkId);
     return e.reading.checkId === TRY_IT || check?.state.key === 'run' ? [e.reading.at] : [];

@@ -2,7 +2,7 @@ import { differenceInMinutes, parseISO } from 'date-fns';
 import type { JobEvent, Reading } from '../schema/job.ts';
 
 /** It is hot through after so many minutes of running or soak, and stays so for as long as this after; by judgement. */
-export const HOT_MINUTES = 10;
+const HOT_MINUTES = 10;
 const STAYS_HOT_MINUTES = 30;
 
 /** What is known of when it was warm: until when it ran or was heated, and for how many minutes. */
@@ -11,14 +11,19 @@ export interface Warm {
   readonly minutes: number;
 }
 
+/** What somebody told of its last running; undefined of any other event. */
+export function toldRunning(event: JobEvent): Warm | undefined {
+  if (event.type !== 'sheet' || event.sheet.body.kind !== 'heat') return undefined;
+  const { ranMinutes, stoppedAt } = event.sheet.body;
+  // Still running as it was told: until then at least.
+  return { until: stoppedAt ?? event.sheet.at, minutes: ranMinutes };
+}
+
 /** What was told of its heat, and what timed soaks say of it, in the order of the job. */
 export function warmSpells(events: readonly JobEvent[]): Warm[] {
   return events.flatMap((e): Warm[] => {
-    if (e.type === 'sheet' && e.sheet.body.kind === 'heat') {
-      const { ranMinutes, stoppedAt } = e.sheet.body;
-      // Still running as it was told: until then at least.
-      return [{ until: stoppedAt ?? e.sheet.at, minutes: ranMinutes }];
-    }
+    const told = toldRunning(e);
+    if (told) return [told];
     if (e.type === 'reading' && e.reading.soakMinutes !== undefined)
       return [{ until: e.reading.at, minutes: e.reading.soakMinutes }];
     return [];

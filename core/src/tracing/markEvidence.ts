@@ -1,7 +1,6 @@
 import { topFromStop } from '../engine/crankGeometry.ts';
-import { INSTRUMENTS } from '../instruments/index.ts';
 import type { JobEvent } from '../schema/job.ts';
-import type { Check } from '../trails/checks.ts';
+import type { Model } from './model.ts';
 
 /**
  * How far after true top the timing mark stands, degrees (below zero before it), as each event finds it. A stop in the
@@ -18,14 +17,14 @@ export function markOffsets(events: readonly JobEvent[]): readonly number[] {
 }
 
 /** Events with what a timing light showed made true: read against a mark that is off, it is off by as much. */
-export function byTrueTop(events: readonly JobEvent[], check: (id: string) => Check | undefined): readonly JobEvent[] {
+export function byTrueTop({ checks, beyond }: Model, events: readonly JobEvent[]): readonly JobEvent[] {
   if (!events.some((e) => e.type === 'sheet' && e.sheet.body.kind === 'top')) return events;
   const offsets = markOffsets(events);
+  const instruments = new Map([...checks, ...beyond].map((c) => [c.id, c.instrument]));
   return events.map((event, k) => {
     if (event.type !== 'reading' || event.reading.value.kind !== 'number' || offsets[k] === 0) return event;
     const { probe, checkId, value } = event.reading;
-    const instrument = probe?.instrument ?? check(checkId)?.instrument;
-    if (instrument !== 'timing light' || INSTRUMENTS[instrument].dimension !== 'angle') return event;
+    if ((probe?.instrument ?? instruments.get(checkId)) !== 'timing light') return event;
     return { type: 'reading', reading: { ...event.reading, value: { ...value, value: value.value - offsets[k]! } } };
   });
 }

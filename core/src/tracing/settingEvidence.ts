@@ -1,6 +1,5 @@
 import { offTheShelf } from '../machine/part.ts';
 import type { Fix, JobEvent, Reading, Setting } from '../schema/job.ts';
-import type { Check } from '../trails/checks.ts';
 import { byTrueTop } from './markEvidence.ts';
 import type { Model, Plate } from './model.ts';
 
@@ -52,18 +51,17 @@ const fixOf = (repairId: string, { id, at, by }: Setting): Fix => ({
  * showed is told against true top.
  */
 export function evidenceOf(model: Model, events: readonly JobEvent[]): readonly JobEvent[] {
-  const checks = [...model.checks, ...model.beyond];
-  return byTrueTop(withSettings(model, events, checks), (id) => checks.find((c) => c.id === id));
+  return byTrueTop(model, withSettings(model, events));
 }
 
-function withSettings(model: Model, events: readonly JobEvent[], checks: readonly Check[]): readonly JobEvent[] {
+function withSettings(model: Model, events: readonly JobEvent[]): readonly JobEvent[] {
   if (!events.some((e) => e.type === 'setting')) return events;
   return events.flatMap((event): JobEvent[] => {
     const plate = event.type === 'setting' ? model.plates.get(event.setting.figure) : undefined;
     if (event.type !== 'setting' || !plate) return [event];
     const { setting } = event;
     if (setting.foundAt === null) return [event];
-    const check = checks.find((c) => c.figure === plate.id);
+    const check = [...model.checks, ...model.beyond].find((c) => c.figure === plate.id);
     const mended =
       !within(plate, setting.foundAt) && within(plate, setting.leftAt) ? repairOf(model, plate) : undefined;
     return [

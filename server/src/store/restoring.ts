@@ -1,5 +1,6 @@
-import { copyFile, mkdir, rename, rm, stat } from 'node:fs/promises';
+import { copyFile, mkdir, rename, stat } from 'node:fs/promises';
 import { join } from 'node:path';
+import { codeOf } from '../http/codeOf.ts';
 import { folderOf, ownName, wrongWith } from './backups.ts';
 import { connect } from './connection.ts';
 import { take } from './dataFile.ts';
@@ -38,6 +39,12 @@ export async function heldIn(from: string): Promise<Held> {
 /** SQLite’s own files beside a data file: what is in them belongs to it. */
 const BESIDE = ['', '-wal', '-shm'];
 
+/** Moves a file that may not be there. What cannot be moved stays where it is, and is no reason to lose it. */
+const keepAway = (from: string, to: string): Promise<void> =>
+  rename(from, to).catch((error: unknown) => {
+    if (codeOf(error) !== 'ENOENT') throw error;
+  });
+
 /**
  * Puts a backup in the place of a data file that no server holds. What was there is kept among the backups, damaged or
  * not; its name is given back, or nothing where nothing was there. Throws Unusable or NotRestored, and nothing is changed.
@@ -51,8 +58,7 @@ export async function restore(file: string, from: string, at: Date): Promise<str
     const there = await stat(file).catch(() => undefined);
     const kept = join(folderOf(file), `${ownName(file)}-replaced-${at.toISOString().replaceAll(':', '-')}.sqlite`);
     await mkdir(folderOf(file), { recursive: true });
-    for (const end of BESIDE)
-      await rename(`${file}${end}`, `${kept}${end}`).catch(async () => rm(`${file}${end}`, { force: true }));
+    for (const end of BESIDE) await keepAway(`${file}${end}`, `${kept}${end}`);
     await rename(fresh, file);
     return there ? kept : undefined;
   } finally {

@@ -24,8 +24,8 @@ const pulledThrough: CheckMaker = (machine) => [
     id: 'crank-listen',
     station: 'hand-start',
     label: 'Pull it through: what it does',
-    set: `Out of gear, ${keptFromFiring(machine)}. Turn it over slowly first, then fast.`,
-    touch: 'Nothing: stand clear of belts and fan.',
+    set: `Out of gear, ${keptFromFiring(machine)}.`,
+    touch: 'Pull the starter handle slowly, then once fast. Stand clear of belts and fan.',
     watch:
       'It turns over as usual; it is hard to pull; it will not go round; the pull comes free; nothing catches at all.',
     instrument: 'eyes',

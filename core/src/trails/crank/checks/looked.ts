@@ -191,7 +191,7 @@ export const lookHandStart: CheckMaker = () => [
     does: ['turned by hand'],
     station: 'hand-start',
     label: 'Cord, spring and pawls',
-    set: 'Cover off, spark off.',
+    set: 'Cover off, ignition off.',
     touch: 'Pull slowly and watch the pawls.',
     watch: 'Cord whole and drawn back, pawls out and catching.',
     instrument: 'eyes',

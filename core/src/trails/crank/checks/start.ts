@@ -10,9 +10,11 @@ export const told = ({ partById }: Machine): boolean => partById.has(SOLENOID);
 /** How an engine is kept from firing while it is turned, by what lights it. */
 export function keptFromFiring({ fit, partById }: Machine): string {
   if (isDiesel(fit)) return 'stop held out so that it cannot fire';
-  if (partById.has('stop-switch')) return 'stop switch at stop, tether pulled';
-  if (fit.spark === 'coil-on-plug') return 'coils unplugged';
-  return fit.spark === undefined || fit.spark === 'points-coils' ? 'spark off' : 'spark off (coil lead on earth)';
+  if (partById.has('stop-switch')) return 'stop switch at stop and tether pulled, so that it cannot fire';
+  if (fit.spark === 'coil-on-plug') return 'coils unplugged, so that it cannot fire';
+  return fit.spark === undefined || fit.spark === 'points-coils'
+    ? 'ignition off, so that it cannot fire'
+    : 'coil lead on earth, so that it cannot fire';
 }
 /** What is the same in every check with the key at start. */
 export const start = (machine: Machine) =>
