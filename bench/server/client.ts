@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+
 /** One call of the API, timed. Never throws: what did not answer has status 0. */
 export interface Answered {
   status: number;
@@ -19,6 +21,12 @@ export async function ask(url: string, method = 'GET', body?: unknown, patienceM
   } catch {
     return { status: 0, ms: performance.now() - started, text: '' };
   }
+}
+
+/** Of a process with all its threads, megabytes: now, or the most that it ever was. */
+export function memory(pid: number, line: 'VmRSS' | 'VmHWM'): number {
+  const kb = new RegExp(`${line}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1];
+  return rounded(Number(kb) / 1024, 0);
 }
 
 export const quantile = (values: readonly number[], q: number): number => {

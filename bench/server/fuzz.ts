@@ -1,7 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { TestServer } from '../../e2e/server.ts';
 import { seededRandom, type Random } from '../../core/src/random/lcg.ts';
-import { ask, BENCH_COMPLAINT, BENCH_MACHINE, rounded } from './client.ts';
+import { ask, BENCH_COMPLAINT, BENCH_MACHINE, memory, rounded } from './client.ts';
 
 export interface Fuzzed {
   requests: number;
@@ -129,11 +128,6 @@ function operationsOf(document: { paths: Record<string, Record<string, Schema>> 
   );
 }
 
-const rss = (pid: number): number => {
-  const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1];
-  return rounded(Number(kb) / 1024, 0);
-};
-
 /** Calls every operation of our own OpenAPI document with what suits and what does not. */
 export async function fuzz(requests: number, seed: number, clients = 8): Promise<Fuzzed> {
   const server = new TestServer({ PONDU_CALLS_A_MINUTE: '100000000' });
@@ -157,7 +151,7 @@ export async function fuzz(requests: number, seed: number, clients = 8): Promise
     const maker = new Maker(random, document.components.schemas, known);
     while (done < requests) {
       // Once it has warmed up it may grow no more.
-      if (++done === Math.ceil(requests / 5)) before = rss(server.pid);
+      if (++done === Math.ceil(requests / 5)) before = memory(server.pid, 'VmRSS');
       const { method, path, query, body } = operations[Math.floor(random() * operations.length)]!;
       // The backup and the export of all are large; they are asked for less often.
       if (/backup|export$/.test(path) && random() < 0.9) continue;
@@ -184,7 +178,7 @@ export async function fuzz(requests: number, seed: number, clients = 8): Promise
     }
   };
   await Promise.all(Array.from({ length: clients }, (_, n) => client(n)));
-  const after = rss(server.pid);
+  const after = memory(server.pid, 'VmRSS');
   await server.remove();
   return {
     requests: Object.values(byStatus).reduce((a, b) => a + b, 0),

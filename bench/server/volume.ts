@@ -1,10 +1,10 @@
-import { createReadStream, createWriteStream, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { createReadStream, createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { TestServer } from '../../e2e/server.ts';
-import { ask, quantile, rounded } from './client.ts';
+import { ask, memory, quantile, rounded } from './client.ts';
 import { writeShop, type Size } from './fill.ts';
 
 export interface Volume {
@@ -20,10 +20,6 @@ export interface Volume {
   memoryMb: { now: number; peak: number };
 }
 
-const memory = (pid: number, line: 'VmRSS' | 'VmHWM'): number => {
-  const kb = new RegExp(`${line}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1];
-  return rounded(Number(kb) / 1024, 0);
-};
 async function upload(url: string, path: string): Promise<number> {
   const started = performance.now();
   const response = await fetch(`${url}/api/import`, {
