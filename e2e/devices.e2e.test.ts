@@ -1,5 +1,8 @@
 import { createHash, X509Certificate } from 'node:crypto';
+import { once } from 'node:events';
 import { readFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -8,6 +11,7 @@ import { TestServer } from './server.ts';
 
 /** A name in the shop's network: not the loopback, and over plain http no secure place. */
 const NAME = 'workshop.home';
+const ELSEWHERE = 'noticeboard.elsewhere';
 const PHONE = { width: 390, height: 844 };
 
 const unseen = (page: Page, text: string) =>
@@ -196,7 +200,7 @@ describe('in the shop’s network by plain http', () => {
   beforeAll(async () => {
     await server.start();
     url = `http://${NAME}:${server.number}`;
-    browser = await launch([`--host-resolver-rules=MAP ${NAME} 127.0.0.1`]);
+    browser = await launch([`--host-resolver-rules=MAP ${NAME} 127.0.0.1,MAP ${ELSEWHERE} 127.0.0.1`]);
   });
   afterAll(async () => {
     await browser.close();
@@ -224,5 +228,26 @@ describe('in the shop’s network by plain http', () => {
     expect(job.events.map((e) => e.type)).toEqual(expect.arrayContaining(['reading', 'fix']));
     expect(job.snags.length).toBeGreaterThan(0);
     expect(faults).toEqual([]);
+  });
+
+  it('a link from elsewhere opens the job on a device that is in, and asks for the key on one that is not', async () => {
+    const board = createServer((_req, res) => {
+      res.setHeader('content-type', 'text/html');
+      res.end(`<a href="${url}/jobs/van-2/trace?check=battery-rest">The van</a>`);
+    }).listen(0, '127.0.0.1');
+    await once(board, 'listening');
+    const elsewhere = `http://${ELSEWHERE}:${(board.address() as AddressInfo).port}`;
+    const { page } = await openWindow(browser, PHONE);
+    await page.goto(elsewhere);
+    await click(page, 'link', 'The van');
+    await sees(page, 'Come in');
+    await letIn(page, url, server.shopKey, 'Phone 2', 'AK', false);
+    await page.goto(elsewhere);
+    await click(page, 'link', 'The van');
+    // The cookie is not sent with a step from another site; the page asks again as itself and goes on.
+    await atAddress(page, '/jobs/van-2/trace');
+    await page.waitForSelector('#reading');
+    expect(page.url()).toContain('check=battery-rest');
+    board.close();
   });
 });
