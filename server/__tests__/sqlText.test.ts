@@ -15,7 +15,8 @@ describe('the text of SQL statements, as the driver is given it', () => {
   beforeAll(async () => {
     s = await start();
     job = await newJob(s, complaint, await newMachine(s));
-    s.store.sequelize.options.logging = (sql) => void log.push(sql);
+    const { options } = s.store.sequelize as unknown as { options: { logging: (sql: string) => void } };
+    options.logging = (sql) => void log.push(sql);
   });
   afterAll(() => s.stop());
 

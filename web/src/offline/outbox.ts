@@ -4,8 +4,9 @@ import type { ApiProblem } from '../api/problem.ts';
 import { problemOf } from '../api/problem.ts';
 import type { StoredJob } from '../api/types.ts';
 import type { Entry } from './entry.ts';
-import { inTime, keep } from './keep.ts';
+import { inTime } from './keep.ts';
 import { link } from './link.ts';
+import { alone, beside } from './turns.ts';
 import { answered, idFor } from './unanswered.ts';
 
 export type Draft = Pick<Entry, 'jobId' | 'method' | 'path' | 'body' | 'blob' | 'version'>;
@@ -16,6 +17,8 @@ export type Sent = { state: 'sent'; job: StoredJob } | { state: 'waiting'; entry
 const LATE_MS = 30_000;
 /** While the line stands, what waits is tried again after this. */
 const AGAIN_MS = 15_000;
+/** Pages of this browser tell one another here that what waits has changed. */
+const CHANNEL = 'pondu-outbox';
 
 const addressOf = ({ jobId, path }: Entry): string => (path === '/jobs' ? '/jobs' : `/jobs/${jobId}${path}`);
 /** Making a job or writing down a fact takes the entry's own id; a change of the job has none. */
@@ -35,13 +38,29 @@ class Outbox {
   private readonly watchers = new Set<() => void>();
   private seq = 0;
   private flushing: Promise<void> | undefined;
+  /** What this browser's store would not take, or has not taken yet: only this page knows of it. */
+  private readonly unkept = new Set<string>();
+  private channel: BroadcastChannel | undefined;
   /** Told of each job that something went up to. */
   sent: (job: StoredJob) => void = () => undefined;
 
+  /** Shows what this browser keeps, whichever of its pages it was entered on, and hears of it from now on. */
   async load(): Promise<void> {
-    const kept = await (await keep()).entries();
-    const known = new Set(this.entries.map((e) => e.id));
-    this.show([...this.entries, ...kept.filter((e) => !known.has(e.id))].sort((a, b) => a.seq - b.seq));
+    if (!this.channel && typeof BroadcastChannel !== 'undefined') {
+      this.channel = new BroadcastChannel(CHANNEL);
+      this.channel.onmessage = () =>
+        void this.reload().then(() => {
+          if (link.state === 'here' && !document.hidden && this.waiting()) void this.flush();
+        });
+    }
+    await this.reload();
+  }
+  private async reload(): Promise<void> {
+    // A store that does not answer now is asked again with the next change.
+    const kept = await inTime((k) => k.entries());
+    if (!kept) return;
+    const own = this.entries.filter((e) => this.unkept.has(e.id) && !kept.some((k) => k.id === e.id));
+    this.show([...own, ...kept].sort(inOrder));
     this.seq = Math.max(this.seq, ...this.entries.map((e) => e.seq));
   }
 
@@ -52,23 +71,29 @@ class Outbox {
   /** Kept by this browser, where it takes it; shown and sent up in any case. */
   private async kept(entry: Entry): Promise<void> {
     try {
-      await inTime((k) => k.putEntry(entry));
+      const done = await inTime((k) => k.putEntry(entry).then(() => true));
       this.cannotKeep = false;
+      if (done) this.unkept.delete(entry.id);
+      else this.unkept.add(entry.id);
     } catch {
       this.cannotKeep = true;
+      this.unkept.add(entry.id);
     }
   }
   private async dropped(id: string): Promise<void> {
     // What was never kept is not there to be dropped.
     await inTime((k) => k.dropEntry(id)).catch(() => undefined);
+    this.unkept.delete(id);
   }
   private async put(entry: Entry): Promise<void> {
     await this.kept(entry);
-    this.show([...this.entries.filter((e) => e.id !== entry.id), entry].sort((a, b) => a.seq - b.seq));
+    this.show([...this.entries.filter((e) => e.id !== entry.id), entry].sort(inOrder));
+    this.channel?.postMessage(null);
   }
   async drop(id: string): Promise<void> {
     await this.dropped(id);
     this.show(this.entries.filter((e) => e.id !== id));
+    this.channel?.postMessage(null);
   }
 
   /**
@@ -103,10 +128,19 @@ class Outbox {
       return { state: 'waiting', entry };
     }
     try {
-      const job = await this.send(entry, entry.version);
-      await this.dropped(id);
+      const sent = await beside(async () => {
+        const job = await this.send(entry, entry.version);
+        await this.dropped(id);
+        return job;
+      });
+      // Another page, or this one, is sending what waits: this goes up after it.
+      if (!sent) {
+        await this.put(entry);
+        void this.flush();
+        return { state: 'waiting', entry };
+      }
       this.went();
-      return { state: 'sent', job };
+      return { state: 'sent', job: sent.done };
     } catch (error) {
       const problem = problemOf(error);
       if (waits(problem)) {
@@ -126,10 +160,12 @@ class Outbox {
 
   /** Sends what waits, in order, until the workshop cannot be reached. */
   flush(): Promise<void> {
-    this.flushing ??= this.run().finally(() => (this.flushing = undefined));
+    this.flushing ??= alone(() => this.run()).finally(() => (this.flushing = undefined));
     return this.flushing;
   }
   private async run(): Promise<void> {
+    // Another page may have sent some of it, or have more.
+    await this.reload();
     for (let next = this.waiting(); next; next = this.waiting()) {
       try {
         // Facts stand beside what others wrote meanwhile; a change of the job itself must not go over theirs.
@@ -186,6 +222,7 @@ class Outbox {
   };
 }
 
+const inOrder = (a: Entry, b: Entry): number => a.seq - b.seq || a.at.localeCompare(b.at);
 const DISK_FULL = 507;
 /** Not refused: a server behind a line that is down, a door that is to be opened again, a disk that takes no more. */
 const waits = (problem: ApiProblem): boolean =>

@@ -1,10 +1,11 @@
 import type { JobBody, ProofView } from '@pondu/core';
-import { addDays, addHours, addMinutes, format, isPast, setHours, setMinutes } from 'date-fns';
+import { addHours, addMinutes, format, isPast } from 'date-fns';
 import { Hourglass } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
 import { WAITS } from '../../words/complaint.ts';
 import type { JobPlace } from './place.ts';
 import { usePatch } from './useMoveOn.ts';
+import { whenOpen } from './whenOpen.ts';
 
 /** Hot enough to fail as it did, by the soak's own model. */
 const SOAK_MINUTES = 20;
@@ -14,16 +15,6 @@ interface Wait {
   label: string;
   waitsFor: JobBody['waitsFor'];
   dueAt: string;
-}
-
-/** Hours at which somebody is there to start it. */
-const OPENS = 8;
-const CLOSES = 18;
-/** The same, or the next time at which the shop is open. */
-function whenOpen(at: Date): Date {
-  const morning = setMinutes(setHours(at, OPENS), 0);
-  if (at < morning) return morning;
-  return at.getHours() < CLOSES ? at : addDays(morning, 1);
 }
 
 /** What the proofs still to be taken wait for, with a time. */
