@@ -54,7 +54,7 @@ describe('a machine that works high up', () => {
     return new Scene(model.machine, sound);
   };
   const [coast, high] = [at(0), at(1500)];
-  it('shows the 3 to 4 kPa less vacuum for each 300 m that REFERENCE gives, and idles as it was set', () => {
+  it('shows the 3 to 4 kPa less vacuum for each 300 m that SOURCES gives, and idles as it was set', () => {
     const less = (idleVacuum(coast) - idleVacuum(high)) / 5;
     expect(less).toBeGreaterThan(2.2e3);
     expect(less).toBeLessThan(4e3);

@@ -17,7 +17,7 @@ export function airAt(metres: number): { readonly pascals: number; readonly dens
 export const outsideOf = ({ altitudeMetres }: Pick<Fit, 'altitudeMetres'>): number =>
   airAt(altitudeMetres ?? 0).pascals;
 
-/** How much richer the same jets mix elsewhere: √(ρ₀/ρ), for the suction falls with the air's mass and the fuel's does not (REFERENCE). */
+/** How much richer the same jets mix elsewhere: √(ρ₀/ρ), for the suction falls with the air's mass and the fuel's does not (SOURCES, air). */
 export const richerAt = (fromMetres: number, toMetres: number): number =>
   Math.sqrt(airAt(fromMetres).density / airAt(toMetres).density);
 /** And jets of the book, where a machine works. */

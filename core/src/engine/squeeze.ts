@@ -7,7 +7,7 @@ import { burnsBeside } from './ownMixture.ts';
 
 /**
  * Share of a tight cylinder's pressure under which it does not fire: as it is turned, idling, and fast, where it leaks
- * for less long. What a spark lights asks less than what lights itself. Judgement, about the 5 bar of REFERENCE.
+ * for less long. What a spark lights asks less than what lights itself. Judgement, about the 5 bar of SOURCES, cranking.
  */
 const FIRES_FROM = { spark: { crank: 0.56, idle: 0.6, fast: 0.36 }, itself: { crank: 0.72, idle: 0.66, fast: 0.5 } };
 /** From so much of its pressure on a cylinder gives all its work. */

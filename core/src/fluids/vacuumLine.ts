@@ -47,7 +47,7 @@ export function leakDown(line: VacuumLine, seconds: readonly number[]): number[]
   return seconds.map((t) => outside(line) - valueAt(trace, t));
 }
 
-/** τ of p(t) = p₀·e^(−t/τ) from two readings of the vacuum, seconds (REFERENCE, fuel). Infinite when it does not fall. */
+/** τ of p(t) = p₀·e^(−t/τ) from two readings of the vacuum, seconds (SOURCES, fuel). Infinite when it does not fall. */
 export function leakDownSeconds(first: number, second: number, secondsBetween: number): number {
   return second < first ? secondsBetween / Math.log(first / second) : Infinity;
 }

@@ -2,7 +2,7 @@ import { AIR_GAS_CONSTANT } from '../network/elements/gasOrifice.ts';
 
 /** Standard gravity, m/s². */
 const GRAVITY = 9.80665;
-/** Petrol, kg/m³ (REFERENCE, fuel). */
+/** Petrol, kg/m³ (SOURCES, fuel). */
 export const PETROL_DENSITY = 745;
 /** Air at sea level, pascal. */
 export const ATMOSPHERE = 101_325;

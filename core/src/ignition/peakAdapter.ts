@@ -23,7 +23,7 @@ export function adapterReading(circuit: Circuit, node: NodeName, seconds: number
 
 /**
  * A peak read at one cranking speed, brought to the speed for which the plate gives its figure: EMF goes with speed
- * (REFERENCE, magnetos). Good near the rated speed; far above it the coil's reactance holds the loaded peak down.
+ * (SOURCES, magnetos). Good near the rated speed; far above it the coil's reactance holds the loaded peak down.
  */
 export function normalisedPeak(volts: number, rpm: number, ratedRpm: number): number {
   if (!(rpm > 0)) throw new RangeError(`A peak reading needs a turning engine, not ${rpm} rev/min`);

@@ -1,4 +1,4 @@
-/** Of copper's resistance, per kelvin, from 20 °C (REFERENCE, magnetos). */
+/** Of copper's resistance, per kelvin, from 20 °C (SOURCES, magnetos). */
 const COPPER_PER_KELVIN = 0.00393;
 
 /** Ohms of a copper winding at a temperature, from its ohms at 20 °C: R = R₂₀·(1 + 0.00393·(T − 20)). */

@@ -61,6 +61,7 @@ const SELF_SPARKING: ReadonlySet<Fit['spark']> = new Set<Fit['spark']>([
   'capacitor-discharge',
 ]);
 
+/** Petrol below decks gathers: blower first, nothing that sparks [8]. */
 const petrolAfloat = (fit: Fit): readonly CautionId[] => (fit.marine && !isDiesel(fit) ? ['marine'] : []);
 
 /** The one place that says which hazard a doing has, on which machines. */

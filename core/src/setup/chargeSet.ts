@@ -1,6 +1,6 @@
 import type { Band } from '../machine/part.ts';
 
-/** A regulator's set point falls as it warms: volts of a twelve-volt one at 25 °C, and for each kelvin (REFERENCE). */
+/** A regulator's set point falls as it warms: volts of a twelve-volt one at 25 °C, and for each kelvin (SOURCES, charging). */
 const [AT_25, PER_KELVIN, WIDTH] = [14.2, -0.0085, 0.35];
 /** The cut-out of a generator: closes between these, twelve volts. */
 const CUTS_IN = [12.7, 13.3] as const;

@@ -42,7 +42,7 @@ export type SparkSays =
   | 'holds to the top'
   | 'resistors twice';
 
-/** Below this share of volts there over volts asked it misses under load (REFERENCE). */
+/** Below this share of volts there over volts asked it misses under load (SOURCES, ignition). */
 export const MARGIN = 1.3;
 /** Amperes through points: above the first they burn, above the second they suffer; below the last the spark is feeble. */
 const [BURNS, SUFFERS, FEEBLE] = [5, 4.4, 2.2];

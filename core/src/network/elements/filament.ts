@@ -1,7 +1,7 @@
 import type { Filament } from '../types.ts';
 import type { ElementModel } from './model.ts';
 
-/** Current of a tungsten lamp grows as V^0.55 [2]: resistance as V^0.45, flattened to a tenth of hot near zero. */
+/** Current of a tungsten lamp grows as V^0.55 [11]: resistance as V^0.45, flattened to a tenth of hot near zero. */
 const EXPONENT = 0.45;
 const COLD_SHARE = 0.1;
 /** Chosen so that the resistance at 0 V is COLD_SHARE of the hot one. */

@@ -5,7 +5,7 @@ import type { ElementModel } from './model.ts';
 const LAMINAR_PASCALS = 2;
 
 /**
- * Volume flow through a sharp hole, Q = C_d·A·√(2Δp/ρ) either way, and its slope. Cubic metres a second; REFERENCE,
+ * Volume flow through a sharp hole, Q = C_d·A·√(2Δp/ρ) either way, and its slope. Cubic metres a second; SOURCES,
  * fuel. Rounded as Δp/(Δp² + δ²)^¼ near zero: 0.05 % low at a hundred times δ… and exact far above.
  */
 export function orificeFlow(e: Omit<Orifice, 'type' | 'id' | 'a' | 'b'>, pascals: number) {

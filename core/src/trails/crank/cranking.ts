@@ -30,7 +30,7 @@ export function settleStarter(given: MachineParams): MachineParams {
 }
 
 /**
- * Two windings of as many turns pull as one over their resistances: .2–.6 Ω against .8–1.8 Ω (REFERENCE, solenoid).
+ * Two windings of as many turns pull as one over their resistances: .2–.6 Ω against .8–1.8 Ω (SOURCES, solenoid).
  * Without its hold winding a plunger still goes home, and lets go there: it chatters.
  */
 const PULLS = { pull: 0.74, hold: 0.26 } as const;

@@ -8,7 +8,7 @@ import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Slow } from '../../machine/trail.ts';
 import { CARBURETTOR, LINE, PUMP, TANK, TAP, VENT, WAY } from './ids.ts';
 
-/** Discharge of a tap, a filter or a jet (REFERENCE, fuel). */
+/** Discharge of a tap, a filter or a jet (SOURCES, fuel). */
 const DISCHARGE = 0.7;
 
 /** What feeds the needle: a height of fuel, a pump that weakens as it gives, and sharp places in a row. SI. */

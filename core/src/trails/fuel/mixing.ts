@@ -116,7 +116,7 @@ const severalOffers: Offers = {
 };
 export const offersOf = (fit: Fit): Offers => (carburettorsOf(fit) > 1 ? severalOffers : fuelOffers);
 
-/** Leak of a plug that fuel has wetted, ohms: kilo-ohms, and no ignition gets over them (REFERENCE, fuel). */
+/** Leak of a plug that fuel has wetted, ohms: kilo-ohms, and no ignition gets over them (SOURCES, fuel). */
 const WETTED_OHMS = 40e3;
 /** A flooded engine wets its plugs: put into their figures before anyone measures. */
 export function settleFuel(params: MachineParams): MachineParams {

@@ -124,7 +124,8 @@ export const coilSpark =
     const { closedSeconds, condenserFarads, leakOhms, clampVolts } = drive.breaker(scene, state, cylinder);
     const amps = interruption(scene, state, coil, closedSeconds);
     const polarity = (figures.reversed ?? 0) > 0.5 ? WRONG_POLARITY : 1;
-    const asked = askedVolts(scene, place, cylinder, gapMetres) * polarity + (drive.besides?.(scene, cylinder) ?? 0);
+    const asked =
+      askedVolts(scene, state, place, cylinder, gapMetres) * polarity + (drive.besides?.(scene, cylinder) ?? 0);
     return sparkOfCut(path, figures, amps, asked, { condenserFarads, leakOhms, clampVolts });
   };
 

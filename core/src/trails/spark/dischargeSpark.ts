@@ -105,7 +105,13 @@ export function dischargeSpark(
   const stored = 0.5 * pack.farads * volts ** 2 * BURNED_SHARE * damped * fired;
   // Over a bridged plug nothing is left of it: the winding's own ohms take it all.
   const left = path.shuntOhms / (path.shuntOhms + windingOhms(coil));
-  return sparkOf(path, raised * fired * left, askedVolts(scene, place, cylinder, gapMetres), stored, coil.farads);
+  return sparkOf(
+    path,
+    raised * fired * left,
+    askedVolts(scene, state, place, cylinder, gapMetres),
+    stored,
+    coil.farads,
+  );
 }
 
 /** A speed at which the store of a battery-fed pack is drawn filling, rev/min. */

@@ -82,7 +82,7 @@ export const magnetoSpark =
     const rpm = crankshaftRpm(scene, state);
     const amps = magnetoAmps(m, rpm) * cut;
     const coil = figuresOf(scene, idOf('coil', by(cylinder).unit), state);
-    return sparkOfCut(path, coil, amps, askedVolts(scene, place, cylinder, gapMetres), {
+    return sparkOfCut(path, coil, amps, askedVolts(scene, state, place, cylinder, gapMetres), {
       condenserFarads: m.condenserFarads,
       leakOhms: m.openOhms,
       // The cam parts them as much quicker as it turns: what arcs at a fast speed is no more than at a slow one.
@@ -98,7 +98,7 @@ export const magnetoFiring =
     const coil = figuresOf(scene, idOf('coil', by(cylinder).unit), state);
     const m = { ...whole, shuntOhms: shuntWithIron(coil, whole.condenserFarads, whole.shuntOhms) };
     const path = sparkPath(scene, by(cylinder).path('plug', cylinder), state);
-    const plug = plugOf(path, askedVolts(scene, 'plug', cylinder) + path.gapVolts, m.secondaryOhms);
+    const plug = plugOf(path, askedVolts(scene, state, 'plug', cylinder) + path.gapVolts, m.secondaryOhms);
     const run = magnetoCircuit(sparks ? { ...m, plug } : m, crankshaftRpm(scene, state));
     return {
       circuit: run.circuit,

@@ -5,6 +5,7 @@ import { idOf } from '../../machine/numbered.ts';
 import type { Offers, Spark, SparkPlace } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
 import { logistic } from '../../random/lcg.ts';
+import { figuresOf, plugGapIn } from './sparkPath.ts';
 
 /** How a kind of spark trail tells what reaches a place. */
 export type SparkOf = (
@@ -17,18 +18,18 @@ export type SparkOf = (
 
 /**
  * Gap under which a flame's kernel loses its heat to the electrodes before it grows, metres: at idle, where the charge is
- * thin, and as it is cranked. Quenching goes as one over the pressure; judgement after [2].
+ * thin, and as it is cranked. Quenching goes as one over the pressure; judgement after [1].
  */
 const QUENCHED_UNDER = { run: 0.33e-3, crank: 0.18e-3 } as const;
 const QUENCH_SOFT = 0.02e-3;
 
 /** Chance that what the plug's gap lets be lit grows into a flame. */
-function kindles({ params }: Known, state: MachineState, cylinder: number): number {
-  const plug = figuresIfAny(params, idOf('plug', cylinder));
-  if (!plug) return 1;
-  const gap = plug.gapMetres + (figuresIfAny(params, 'plugs')?.extraGap ?? 0);
+function kindles(scene: Known, state: MachineState, cylinder: number): number {
+  const gap = plugGapIn(scene, cylinder, state);
+  if (gap === undefined) return 1;
   const least = state.key === 'run' ? QUENCHED_UNDER.run : QUENCHED_UNDER.crank;
-  return plug.shuntOhms < BRIDGED_OHMS ? 1 : logistic((gap - least) / QUENCH_SOFT);
+  const { shuntOhms } = figuresOf(scene, idOf('plug', cylinder), state);
+  return shuntOhms < BRIDGED_OHMS ? 1 : logistic((gap - least) / QUENCH_SOFT);
 }
 
 /** Share of engines that knock or go on by plugs that glow. */

@@ -1,7 +1,8 @@
-import { figuresAt, type PartFigures, type PartId } from '../../machine/figures.ts';
+import { figuresIfAny, type PartFigures, type PartId } from '../../machine/figures.ts';
 import { idOf } from '../../machine/numbered.ts';
 import { burnJoules, chargeAtSpark, requiredVolts } from '../../ignition/index.ts';
 import { figuresIn, OPEN_OHMS, type HighTension, type MachineState } from './parts/index.ts';
+import { plug, plugSet } from './parts/highTension.ts';
 import type { Known } from '../../machine/known.ts';
 import type { Spark, SparkPlace } from '../../machine/observed.ts';
 
@@ -13,11 +14,26 @@ export interface SparkPath {
   readonly flashVolts: number;
 }
 
+/** Whether a good plug stands in for a cylinder's own: what ails the whole set does not ail that one. */
+const plugExchanged = (state: MachineState, cylinder: number): boolean =>
+  state.clipped?.includes(idOf('plug', cylinder)) ?? false;
+
+/** What the gap of a cylinder's plug is in this state, metres; undefined where the machine has no plugs. */
+export function plugGapIn(scene: Known, cylinder: number, state: MachineState): number | undefined {
+  const part = scene.machine.partById.get(idOf('plug', cylinder));
+  if (!part) return undefined;
+  const { gapMetres } = figuresOf(scene, idOf('plug', cylinder), state);
+  const set = plugExchanged(state, cylinder) ? undefined : figuresIfAny(scene.params, 'plugs');
+  return gapMetres + (set?.extraGap ?? 0);
+}
+
 /** The path through these parts, in order; a part that a helper has bypassed does not count. */
 export function sparkPath(scene: Known, ids: readonly string[], state: MachineState): SparkPath {
+  const kindOf = (id: string) => scene.machine.partById.get(id)!.kind;
+  const exchanged = ids.some((id) => state.clipped?.includes(id) && kindOf(id) === plug);
   const steps: HighTension[] = ids
-    .filter((id) => !state.clipped?.includes(id))
-    .map((id) => scene.machine.partById.get(id)!.kind.highTension!(scene.params[id]!, scene.machine.fit));
+    .filter((id) => !state.clipped?.includes(id) && !(exchanged && kindOf(id) === plugSet))
+    .map((id) => kindOf(id).highTension!(scene.params[id]!, scene.machine.fit));
   return {
     seriesOhms: steps.reduce((sum, s) => sum + (s.seriesOhms ?? 0), 0),
     gapVolts: steps.reduce((sum, s) => sum + (s.gapVolts ?? 0), 0),
@@ -54,9 +70,15 @@ export const ownWay = (cylinder: number): string[] => [
 ];
 
 /** Volts a place asks of the coil, before the gaps on the way there. */
-export function askedVolts(scene: Known, place: SparkPlace, cylinder: number, gapMetres?: number): number {
+export function askedVolts(
+  scene: Known,
+  state: MachineState,
+  place: SparkPlace,
+  cylinder: number,
+  gapMetres?: number,
+): number {
   if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
-  const gap = figuresAt(scene.params, idOf('plug', cylinder)).gapMetres + figuresAt(scene.params, 'plugs').extraGap;
+  const gap = plugGapIn(scene, cylinder, state)!;
   // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
   const { bar, kelvin } = chargeAtSpark(scene.machine.fit.compressionRatio, 0.95, 300);
   return requiredVolts(bar, kelvin, gap);

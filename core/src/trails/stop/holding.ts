@@ -12,7 +12,7 @@ const SUPPLY = 1.8e-6;
 
 /**
  * Vacuum that a source keeps up behind so much hose against so much of a hole: two sharp holes in a row share the
- * pressure as the squares of their areas (REFERENCE, fuel). Pascal below the air outside.
+ * pressure as the squares of their areas (SOURCES, fuel). Pascal below the air outside.
  */
 export const keptUp = (source: number, hole: number, supply = SUPPLY): number => source / (1 + (hole / supply) ** 2);
 

@@ -13,7 +13,7 @@ export interface Moment {
   readonly vacuum: number;
 }
 
-/** How fast the weights have swung out: nothing at idle, all of it fast (REFERENCE, timing). */
+/** How fast the weights have swung out: nothing at idle, all of it fast (SOURCES, timing). */
 const swung = (state: MachineState): number => (state.key === 'run' && state.speed === 'fast' ? 1 : 0);
 /** A tap over the throttle's edge sees nothing while it is shut; fast without a load it sees nearly all. */
 const sucked = (state: MachineState, ported: boolean): number =>

@@ -6,7 +6,7 @@ const FUSES_AMPS = [1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 40, 50, 60, 80] as cons
 const COPPER = 0.0172 * (1 + 0.0039 * 50);
 /** What a single wire of each size carries all day in a loom by a warm engine, amperes; judgement, on the safe side. */
 const CARRIES = [5, 7, 10, 14, 20, 28, 37, 52, 70, 92] as const;
-/** Share of the nominal volts that may be lost on the way there and back. */
+/** Share of the nominal volts that may be lost on the way there and back, as in boats for what matters most [8]. */
 const MAY_LOSE = 0.03;
 /** A fuse of all-day current over what flows. */
 const FUSE_OVER = 1.25;

@@ -15,7 +15,7 @@ const setting = (low: number, high: number): PlateSpec<'setVolts'> => ({
   dimension: 'voltage',
   typical: ({ volts }) => ({ low: (low * volts) / 12, high: (high * volts) / 12 }),
 });
-/** A regulator gives way by 7 to 10 mV for each kelvin that it warms (REFERENCE, charging): over twenty either way. */
+/** A regulator gives way by 7 to 10 mV for each kelvin that it warms (SOURCES, charging): over twenty either way. */
 const warmth: PlateSpec<'warmthVolts'> = {
   id: 'warmthVolts',
   label: 'What its warmth takes off or adds',

@@ -67,7 +67,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
       apply: (p, s) => ({ ...p, high: between(-0.3, -0.5, s) }),
     },
     {
-      // Petrol boils from 35–40 °C; a bowl over a hot manifold spills into it (REFERENCE, fuel).
+      // Petrol boils from 35–40 °C; a bowl over a hot manifold spills into it (SOURCES, fuel).
       id: 'boils',
       label: 'fuel boils over when hot',
       weight: 1,

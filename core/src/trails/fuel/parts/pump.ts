@@ -6,7 +6,7 @@ type PumpFigure = 'pascals' | 'fluidOhms' | 'inOil' | 'runs';
 type PumpMay = 'noFeed' | 'hoseSplit' | 'drains';
 type PumpFault = FaultMode<PumpFigure, PumpMay>;
 type Pumped = 'mechanical' | 'electric' | 'pulse' | 'bulb';
-/** Pressure against a shut needle, pascal: 14–35 kPa mechanical, 14–30 electric, 5–20 by the crankcase (REFERENCE). */
+/** Pressure against a shut needle, pascal: 14–35 kPa mechanical, 14–30 electric, 5–20 by the crankcase (SOURCES, fuel). */
 const PRESSES: Readonly<Record<Pumped, { low: number; high: number }>> = {
   mechanical: { low: 21e3, high: 30e3 },
   electric: { low: 19e3, high: 27e3 },

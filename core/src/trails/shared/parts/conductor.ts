@@ -67,7 +67,7 @@ export const heavyJoint: PartKind<'ohms'> = {
       id: 'ohms',
       label: 'Resistance',
       dimension: 'resistance',
-      // A tenth of a volt at a hundred and fifty amperes (REFERENCE, charging).
+      // A tenth of a volt at a hundred and fifty amperes (SOURCES, charging).
       typical: () => ({ low: 0.0001, high: 0.0006 }),
       hidden: true,
     },

@@ -42,5 +42,5 @@ export const fuse: PartKind<'ratedAmps' | 'ohms' | 'holderOhms'> = {
   ],
 };
 
-/** Amperes that melt it within seconds: about 1.6 times the rating [2]. */
+/** Amperes that melt it within seconds: about 1.6 times the rating [12]. */
 export const meltingAmps = (ratedAmps: number): number => 1.6 * ratedAmps;

@@ -61,6 +61,7 @@ import { moduleTerminal } from './moduleTerminal.ts';
 import { ownCoilPrimary } from './ownCoilPrimary.ts';
 import { ownCoilSecondary } from './ownCoilSecondary.ts';
 import { ownCondenser } from './ownCondenser.ts';
+import { otherPlugs } from './newPlugs.ts';
 import { ownPointsGap } from './ownPointsGap.ts';
 import { ownPointsOhms } from './ownPointsOhms.ts';
 import { packEarthOhms } from './packEarthOhms.ts';
@@ -225,6 +226,7 @@ export const SPARK_CHECKS: readonly CheckMaker[] = [
   sparkOne,
   sparkEvery,
   cylinderDrop,
+  ...otherPlugs,
   plugLeadOhms,
   leadOrderLook,
   leadsInTheDark,

@@ -124,7 +124,7 @@ const WATCHED = 4e-3;
 export function dischargeFiring(scene: Known, state: MachineState, cylinder: number, sparks: boolean): FiringPlan {
   const unit = dischargeOf(scene, state, cylinder);
   const path = sparkPath(scene, ownCoilPath('plug', cylinder), state);
-  const plug = plugOf(path, askedVolts(scene, 'plug', cylinder) + path.gapVolts, unit.secondaryOhms);
+  const plug = plugOf(path, askedVolts(scene, state, 'plug', cylinder) + path.gapVolts, unit.secondaryOhms);
   const rpm = hasFigures(scene.params, 'flywheel') ? crankshaftRpm(scene, state) : FED_RPM;
   const fired = isFired(scene, state, cylinder);
   // The first firing: a gap once struck strikes again at less, and one half swing fills the store.

@@ -99,7 +99,7 @@ function coilAmps(scene: Known, state: MachineState, cylinder: number) {
 function spark(scene: Known, place: SparkPlace, state: MachineState, cylinder: number, gapMetres?: number): Spark {
   const { coil, amps } = coilAmps(scene, state, cylinder);
   const path = sparkPath(scene, ownCoilPath(place, cylinder), state);
-  return sparkOfCut(path, coil, amps, askedVolts(scene, place, cylinder, gapMetres), {
+  return sparkOfCut(path, coil, amps, askedVolts(scene, state, place, cylinder, gapMetres), {
     condenserFarads: OPEN_FARADS,
     leakOhms: OFF_OHMS,
     clampVolts: CLAMP_VOLTS,
@@ -109,7 +109,7 @@ function spark(scene: Known, place: SparkPlace, state: MachineState, cylinder: n
 function firing(scene: Known, state: MachineState, cylinder: number, sparks: boolean): FiringPlan {
   const { coil, volts, feedOhms, amps } = coilAmps(scene, state, cylinder);
   const path = sparkPath(scene, ownCoilPath('plug', cylinder), state);
-  const required = askedVolts(scene, 'plug', cylinder) + path.gapVolts;
+  const required = askedVolts(scene, state, 'plug', cylinder) + path.gapVolts;
   return firingPlan({
     // A coil that is not told stays without current: its supply is then as good as off.
     supplyVolts: amps > 0 ? volts : 1e-3,

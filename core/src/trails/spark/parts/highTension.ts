@@ -102,7 +102,7 @@ export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet
   highTension: (p) => ({ gapVolts: p.gapVolts, shuntOhms: p.shuntOhms }),
 };
 
-/** The resistor in a plug of that kind, ohms (REFERENCE, high tension). */
+/** The resistor in a plug of that kind, ohms (SOURCES, high tension). */
 const RESISTOR_PLUG = { low: 3e3, high: 7.5e3 } as const;
 
 const PLUG_PLATES: PartKind<'gapMetres' | 'ohms' | 'shuntOhms'>['plates'] = [
@@ -138,6 +138,7 @@ export const BRIDGED_OHMS = 200;
 export const plug: PartKind<'gapMetres' | 'ohms' | 'shuntOhms', 'flashVolts' | 'tooHot'> = {
   kind: 'spark plug',
   symbol: 'plug',
+  exchanged: true,
   plates: PLUG_PLATES,
   repairs: [{ id: 'replace', label: 'Clean or replace the plug', minutes: 6, money: 5 }],
   faults: [

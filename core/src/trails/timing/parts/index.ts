@@ -104,7 +104,7 @@ const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' |
   'advance weights',
   [
     angle('maxDegrees', 'Advance by the weights, fast', 20, 26),
-    // Nothing at idle, all of it by 2500–3500 rev/min (REFERENCE, timing); small fast engines later.
+    // Nothing at idle, all of it by 2500–3500 rev/min (SOURCES, timing); small fast engines later.
     speed('startRpm', 'Engine speed at which the weights begin', [1500, 1900], [900, 1200]),
     speed('fullRpm', 'Engine speed at which they stand at their stop', [3900, 4400], [2500, 3200]),
   ],
