@@ -23,6 +23,17 @@ export default tseslint.config(
     },
   },
   {
+    // What only types can tell: a promise that nobody waits for, a case that nobody wrote.
+    files: ['{core,server,web}/src/**/*.{ts,tsx}', 'server/__tests__/**/*.ts', '{bench,e2e}/**/*.ts'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+    },
+  },
+  {
     files: ['core/src/**/*.ts'],
     ignores: ['core/src/**/*.test.ts'],
     rules: {

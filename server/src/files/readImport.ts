@@ -155,6 +155,9 @@ class FileReader {
           this.hold(token, (value) => this.job(value));
         }
         return;
+      case 'after':
+        // Nothing that belongs to the file comes behind its end.
+        return;
     }
   }
 

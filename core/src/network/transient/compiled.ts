@@ -92,6 +92,7 @@ export class Compiled {
       case 'diode':
         this.diodes.push(placed as Of<'diode'>);
         break;
+      default:
     }
     if (placed.model.nonlinear) this.curved.push(placed);
     else this.fixed.stamp(placed);

@@ -23,7 +23,7 @@ describe('the soak test', () => {
     render(<SoakPanel jobId="j" advice={null} onSoaked={onSoaked} />);
     act(() => screen.getByRole('button', { name: 'Start the clock' }).click());
     expect(screen.getByText(/about 20 °C/)).toBeTruthy();
-    act(() => vi.advanceTimersByTime(22 * 60_000));
+    act(() => void vi.advanceTimersByTime(22 * 60_000));
     expect(screen.getByRole('timer').textContent).toBe('22:00');
     // 20 + 65·(1 − e^(−2)) = 76 °C
     expect(screen.getByText(/about 76 °C/)).toBeTruthy();
@@ -34,9 +34,9 @@ describe('the soak test', () => {
     const { unmount } = render(<SoakPanel jobId="j" advice={null} onSoaked={() => undefined} />);
     act(() => screen.getByRole('button', { name: 'Start the clock' }).click());
     unmount();
-    act(() => vi.advanceTimersByTime(5 * 60_000));
+    act(() => void vi.advanceTimersByTime(5 * 60_000));
     render(<SoakPanel jobId="j" advice={null} onSoaked={() => undefined} />);
-    act(() => vi.advanceTimersByTime(1000));
+    act(() => void vi.advanceTimersByTime(1000));
     expect(screen.getByRole('timer').textContent).toMatch(/^5:0[01]$/);
     act(() => screen.getByRole('button', { name: 'Stop the clock' }).click());
     expect(screen.getByRole('button', { name: 'Start the clock' })).toBeTruthy();
