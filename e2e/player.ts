@@ -12,7 +12,7 @@ import {
 } from '@pondu/core';
 import { houseSchema, ponduFileSchema } from '@pondu/core/schema';
 import type { Page } from 'puppeteer-core';
-import { click, sees, textOf } from './browser.ts';
+import { click, textOf } from './browser.ts';
 
 /** Plays the machine on the fender: answers whatever check the screen proposes, as typed by a person. */
 export class Player {
@@ -142,4 +142,3 @@ export async function traceToVerdict(page: Page, player: Player, most = 14): Pro
   }
   throw new Error('No verdict');
 }
-export { sees };

@@ -7,6 +7,7 @@ await browser();
 const steps = [
   ['types', () => run('npx', ['tsc', '-b'])],
   ['lint', () => run('npx', ['eslint', '.', '--max-warnings', '0'])],
+  ['unused', () => run('npx', ['knip', '--no-progress'])],
   ['format', () => run('npx', ['prettier', '--check', '--log-level', 'warn', '.'])],
   ['build', async () => (await ensureBuilt(), 0)],
   ['tests', () => run('npx', ['vitest', 'run', ...process.argv.slice(2)])],

@@ -115,7 +115,7 @@ export function comesOut(tracer: Tracer, fault: ModelFault): void {
 }
 
 /** No check shows anything but a figure or chances of words that sum to one, whatever has failed and how badly. */
-export function showsFigures({ model, weigher }: Tracer): void {
+function showsFigures({ model, weigher }: Tracer): void {
   for (const fault of model.faults)
     for (const member of [0, MEMBERS - 1]) {
       const scene = weigher.ensemble([fault]).scene(member);

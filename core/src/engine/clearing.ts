@@ -63,7 +63,7 @@ export function carriedOff(celsius: number, outside: number): number {
 
 const twoStroke = ({ compression }: Fit): boolean => compression?.kind === 'two-stroke';
 /** Charges of right mixture that lie wet in a drowned cylinder. */
-export function drownedIn(fit: Fit, outside: number, celsius: number): number {
+function drownedIn(fit: Fit, outside: number, celsius: number): number {
   const air = (0.8 * outside) / (AIR_GAS_CONSTANT * (celsius + 273.15));
   return (LIQUID * PETROL_DENSITY * (twoStroke(fit) ? CRANKCASE : 1)) / (air * STOICHIOMETRIC);
 }

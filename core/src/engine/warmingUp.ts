@@ -20,7 +20,7 @@ const UNHEATED = 0.8;
 const FELT_BY_ONE = 3;
 
 /** Chance that it stumbles, spits back or stalls while it is cold, the choke half off as for warming up. */
-export function stumblesCold(scene: Scene): number {
+function stumblesCold(scene: Scene): number {
   const white = UNHEATED * Math.min(1, FELT_BY_ONE * unheated(scene));
   return Math.max(uneasy(scene, WARMING), HESITATES * scene.see('hesitates', WARMING), white);
 }

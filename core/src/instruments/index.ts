@@ -45,11 +45,10 @@ export const INSTRUMENTS: Readonly<Record<InstrumentId, Instrument>> = {
   'scan reader': scanReader,
   eyes,
 };
-export { canBeShown, fromRuler, INSULATES_OHMS, rulerScale, toRuler, twoWords, untouched } from './instrument.ts';
+export { canBeShown, fromRuler, INSULATES_OHMS, toRuler, untouched } from './instrument.ts';
 export { meterVolts } from './voltmeter.ts';
-export { howItRuns, type Running } from '../engine/howItRuns.ts';
 export { sparkWords } from './sparkTester.ts';
 export type { InstrumentId } from './ids.ts';
 export type { Instrument, Outcome } from './instrument.ts';
-export { scanReport, type ScanReport } from './scanReader.ts';
+export { scanReport } from './scanReader.ts';
 export { shownOnWave, type WaveSetting } from './onWave.ts';

@@ -45,7 +45,7 @@ const SCALE: Readonly<Partial<Record<Dimension, number>>> = {
   volume: 15e-6,
   share: 0.05,
 };
-export const rulerScale = (dimension: Dimension): number => SCALE[dimension] ?? 1;
+const rulerScale = (dimension: Dimension): number => SCALE[dimension] ?? 1;
 /** Beyond this every figure lies at the end of the scale: what was stored once may be anything. */
 const END_OF_SCALE = 1e15;
 export const toRuler = (value: number, dimension: Dimension): number =>
@@ -74,9 +74,3 @@ const MOST_SHOWN: Readonly<Record<Dimension, number>> = {
   ratio: 1e9,
 };
 export const canBeShown = (value: number, dimension: Dimension): boolean => Math.abs(value) <= MOST_SHOWN[dimension];
-
-/** Two words with a soft border between them. */
-export const twoWords = (yes: string, no: string, share: number): Outcome => ({
-  kind: 'category',
-  shares: { [yes]: share, [no]: 1 - share },
-});

@@ -5,7 +5,7 @@ import type { Scene } from '../machine/scene.ts';
 import type { Instrument } from './instrument.ts';
 
 /** A digital multimeter on volts loads the circuit with this, ohms. */
-export const METER_OHMS = 10e6;
+const METER_OHMS = 10e6;
 
 /** What a 10 MΩ meter shows between two nodes, its loading by Thévenin's theorem. Volts. */
 export function meterVolts(scene: Scene, state: MachineState, red: NodeName, black: NodeName): number {

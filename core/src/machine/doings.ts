@@ -30,7 +30,7 @@ export const turnedByStarter = (machine: Machine, { state }: Check): boolean =>
   state.key === 'crank' && machine.fit.crank?.kind !== 'pull';
 
 /** What a check does: by the state it asks for, what it opens, what it is made with, and where it stands. */
-export function doingsOf(check: Check, machine: Machine): ReadonlySet<Doing> {
+function doingsOf(check: Check, machine: Machine): ReadonlySet<Doing> {
   const { state, opens, instrument, station } = check;
   return new Set<Doing>([
     ...(check.does ?? []),

@@ -2,8 +2,7 @@ import { modelOf } from './elements/index.ts';
 import { GROUND, type Element, type NodeName } from './types.ts';
 
 /** Every node that an element touches or looks at. */
-export const nodesOf = (e: Element): NodeName[] =>
-  e.type === 'controlled' ? [e.a, e.b, e.controlA, e.controlB] : [e.a, e.b];
+const nodesOf = (e: Element): NodeName[] => (e.type === 'controlled' ? [e.a, e.b, e.controlA, e.controlB] : [e.a, e.b]);
 
 /** The unknowns of a network, numbered once: an effort for each node, a flow for each element that needs a row. */
 export class Rows {

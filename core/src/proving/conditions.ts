@@ -12,7 +12,7 @@ export interface Wanted {
   /** It must have stood for so long since it last ran. Hours. */
   readonly restHours: number;
 }
-export const ANY: Wanted = { warmth: null, under: null, restHours: 0 };
+const ANY: Wanted = { warmth: null, under: null, restHours: 0 };
 
 /** An engine that stood for less is still warm inside; by judgement. */
 export const COLD_HOURS = 6;

@@ -20,7 +20,7 @@ export interface Hands {
   readonly share: number;
 }
 export const CAREFUL: Hands = { misprobe: 0.03, mistold: 0.006, unlike: 0.1, further: 0, share: 0.92 };
-export const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.1, unlike: 0.3, further: 0.35, share: 0.08 };
+const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.1, unlike: 0.3, further: 0.35, share: 0.08 };
 export const HANDS: readonly Hands[] = [CAREFUL, CLUMSY];
 
 /** Share of the readings of a check that miss their mark; without leads none touches the wrong terminal. */

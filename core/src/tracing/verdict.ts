@@ -58,7 +58,7 @@ export function repairShares(model: Model, belief: Belief, house: House): Repair
 }
 
 /** Belief in each trail that nobody has told, likeliest first. */
-export const elsewhereShares = (belief: Belief): TrailShare[] =>
+const elsewhereShares = (belief: Belief): TrailShare[] =>
   belief.weighed
     .flatMap((w) => (w.elsewhere ? [{ trail: w.elsewhere, share: w.mass }] : []))
     .sort((a, b) => b.share - a.share);

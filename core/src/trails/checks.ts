@@ -52,5 +52,5 @@ export const checksOf = (machine: Machine): Check[] =>
     .map((check) => withCautions(check, machine));
 
 export { runsHow, TRY_IT } from '../engine/tryIt.ts';
-export { OPENING_MINUTES, CRANKING, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from '../machine/check.ts';
-export type { CautionId, Check, CheckMaker, Opening, Probe } from '../machine/check.ts';
+export { OPENING_MINUTES, CRANKING, KEY_ON_CLOSED, KEY_ON_OPEN } from '../machine/check.ts';
+export type { CautionId, Check, Opening } from '../machine/check.ts';

@@ -13,7 +13,7 @@ import { TIMING_TRAILS } from './timing/kinds/index.ts';
 import { SPARK_TRAILS } from './spark/kinds/index.ts';
 
 /** The one place that lists the trails: one line each. */
-export const TRAIL_KINDS: readonly TrailKind[] = [
+const TRAIL_KINDS: readonly TrailKind[] = [
   ...SPARK_TRAILS,
   ...CRANK_TRAILS,
   ...CHARGE_TRAILS,

@@ -26,7 +26,7 @@ const nameOf = (host: string): string => host.toLowerCase().replace(/:\d+$/, '')
 
 const SAFE = ['GET', 'HEAD', 'OPTIONS'];
 /** What a form or an image of a foreign page cannot send along. */
-export const OWN_HEADER = 'x-pondu';
+const OWN_HEADER = 'x-pondu';
 
 /**
  * Refuses what a page from elsewhere would have a browser ask: a name that is not ours (a foreign name bound to our

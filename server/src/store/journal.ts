@@ -14,7 +14,7 @@ export async function note(store: Store, change: Noted, by: By | undefined, tran
 }
 
 /** Top-level fields that differ. */
-export function changedFields(before: string | null, after: string): string[] {
+function changedFields(before: string | null, after: string): string[] {
   const [a, b] = [before === null ? {} : (JSON.parse(before) as object), JSON.parse(after) as object];
   const value = (o: object, k: string) => JSON.stringify((o as Record<string, unknown>)[k]);
   return [...new Set([...Object.keys(a), ...Object.keys(b)])].filter((k) => value(a, k) !== value(b, k));

@@ -25,7 +25,7 @@ async function rowOf(store: Store, id: string, transaction?: Transaction) {
 
 export const getMachine = async (store: Store, id: string): Promise<StoredMachine> => read(await rowOf(store, id));
 
-export async function insertMachine(store: Store, machine: MachineBody, transaction: Transaction, id: string) {
+async function insertMachine(store: Store, machine: MachineBody, transaction: Transaction, id: string) {
   const at = new Date().toISOString();
   const row = { id, body: JSON.stringify(machine), version: 1, deletedAt: null, createdAt: at, updatedAt: at };
   await store.models.machines.create(row, { transaction });

@@ -4,7 +4,7 @@ import { Problem } from '../http/problem.ts';
 /** Where a page ended: what the rows are ordered by, and the id that breaks ties. */
 export type Place = readonly [key: string, id: string];
 
-export const cursorOf = (place: Place): string => Buffer.from(JSON.stringify(place)).toString('base64url');
+const cursorOf = (place: Place): string => Buffer.from(JSON.stringify(place)).toString('base64url');
 
 export function placeOf(cursor: string): Place {
   try {

@@ -77,4 +77,3 @@ export function useJobWrites(stored: StoredJob) {
     return sent.job.version;
   };
 }
-export type JobWrite = ReturnType<typeof useJobWrites>;

@@ -27,7 +27,7 @@ export const jobOf = ({ id, at, body }: Entry): StoredJob => ({
   unreadable: 0,
 });
 
-export const madeHere = (id: string): Entry | undefined =>
+const madeHere = (id: string): Entry | undefined =>
   outbox.entries.find((e) => e.path === '/jobs' && e.id === id && e.state === 'waiting');
 
 /** A job by its address; one that still waits here is there all the same. */

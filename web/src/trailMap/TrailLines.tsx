@@ -19,7 +19,7 @@ interface Props {
 }
 
 /** Which of the machine's lines is open: the one chosen, the one of the station in hand, else the most suspected. */
-export function openTrail({ model, shares, open, selected }: Pick<Props, 'model' | 'shares' | 'open' | 'selected'>) {
+function openTrail({ model, shares, open, selected }: Pick<Props, 'model' | 'shares' | 'open' | 'selected'>) {
   const told = model.trails.map((t) => t.id);
   const holds = (t: ModelView['trails'][number]) => t.stations.some((s) => s.id === selected);
   return (

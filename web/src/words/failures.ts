@@ -28,7 +28,6 @@ const EXAMPLES: Readonly<Partial<Record<Dimension, string>>> = {
   pressure: '22, 3 psi or 6 inHg',
   volume: '350 or 0.4 l',
 };
-export const dimensionName = (dimension: Dimension): string => NAMES[dimension];
 export const example = (dimension: Dimension): string =>
   EXAMPLES[dimension] ?? `a number in ${preferredUnit(dimension).symbol}`;
 

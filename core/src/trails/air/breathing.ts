@@ -96,7 +96,7 @@ export function fastVacuum(scene: Known): number {
 export const idleVacuum = (scene: Known): number => outsideOf(scene.machine.fit) - scene.see('idles', IDLE).pascals;
 
 /** Share of the air that full load asks for which gets through filter and silencer. */
-export function breathes(p: MachineParams): number {
+function breathes(p: MachineParams): number {
   const back = figuresAt(p, EXHAUST).openShare;
   return Math.min(1, figuresAt(p, FILTER).openShare * 2.2) * Math.min(1, back * 2.2);
 }

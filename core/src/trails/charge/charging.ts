@@ -78,7 +78,7 @@ export function sourceVolts(scene: Known, state: MachineState): number {
   return Math.abs(at.volts('chg-out') - at.volts(earthOf(scene)));
 }
 /** Share of its rated volts that the lamp has; of one that is told by an ammeter or by nothing, none. */
-export function lampShare(scene: Known, state: MachineState): number {
+function lampShare(scene: Known, state: MachineState): number {
   const lamp = scene.machine.partById.get(INDICATOR);
   const figures = figuresIfAny(scene.params, INDICATOR);
   if (!lamp || figures?.watts === undefined) return state.key === 'on' ? 1 : 0;

@@ -110,7 +110,7 @@ const WIDE_VENT = 0.2;
 const DRIVEN = 0.45;
 
 /** The tank and its way as the transient takes them: all that narrows the way as one hole that lets the same flow through. */
-export function tankFeed(fit: Fit, params: MachineParams): GravityFeed {
+function tankFeed(fit: Fit, params: MachineParams): GravityFeed {
   const feed = feedOf(params);
   const tank = figuresAt(params, TANK);
   const drive = feed.head + feed.pump;

@@ -69,7 +69,7 @@ function asMixed(p: MachineParams, how: How, cold: boolean): number {
 }
 
 /** Chance that fuel stands where air should be, by what passes the seat against what is drunk, and by the float. */
-export function floodsIn(p: MachineParams, { head, pump }: { head: number; pump: number }): number {
+function floodsIn(p: MachineParams, { head, pump }: { head: number; pump: number }): number {
   const seat = figuresAt(p, C.needle).leakSquareMetres;
   const passes = 0.7 * seat * Math.sqrt((2 * Math.max(0, head + pump)) / PETROL_DENSITY);
   const bySeat = logistic((Math.log(passes + 1e-12) - Math.log(3 * NUISANCE)) / 0.4);

@@ -3,7 +3,7 @@ import type { MachineParams } from '../../machine/known.ts';
 import type { PartInstance } from '../../machine/part.ts';
 import { SHARED_PARTS as PARTS } from './parts/index.ts';
 
-export const JOINTS = 'joints';
+const JOINTS = 'joints';
 
 /** Stands for all joints between battery and coil, of which each may be a little off. */
 export const jointsPart: PartInstance = {

@@ -54,7 +54,7 @@ function loopOhms(scene: Known, cylinder: number, coil: Pick<CoilFigures, 'prima
 const CONVERTER = { from: 5, whole: 8 };
 
 /** What the store holds when a cylinder is due: charged by a coil, or by a converter from the battery. */
-export function storedVolts(scene: Known, state: MachineState): number {
+function storedVolts(scene: Known, state: MachineState): number {
   const pack = figuresAt(scene.params, 'pack');
   if (!hasFigures(scene.params, 'charge-coil')) {
     const at = scene.solve(state);

@@ -4,7 +4,7 @@ import { idOf } from '../../machine/numbered.ts';
 import type { Fit } from '../../schema/fit.ts';
 import { PARTS, type PartInstance } from './parts/index.ts';
 
-export const HIGH_TENSION = 'high-tension';
+const HIGH_TENSION = 'high-tension';
 
 /** Stands for all that the spark passes from the cap on, of which each may be a little worn. */
 export const wornSetPart: PartInstance = {

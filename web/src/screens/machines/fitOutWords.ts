@@ -130,13 +130,13 @@ export const TELLS: readonly Option<'lamp' | 'ammeter' | 'nothing'>[] = [
   { value: 'ammeter', label: 'An ammeter' },
   { value: 'nothing', label: 'Nothing' },
 ];
-export const CRANK_WORDS: Readonly<Record<KindOf<'crank'>, string>> = {
+const CRANK_WORDS: Readonly<Record<KindOf<'crank'>, string>> = {
   direct: 'starter with its own solenoid',
   relay: 'starter through a relay',
   glow: 'starter with preheating',
   pull: 'started by hand',
 };
-export const CHARGE_WORDS: Readonly<Record<KindOf<'charge'>, string>> = {
+const CHARGE_WORDS: Readonly<Record<KindOf<'charge'>, string>> = {
   generator: 'generator and regulator box',
   alternator: 'alternator',
   'alternator-apart': 'alternator, regulator apart',
@@ -145,7 +145,7 @@ export const CHARGE_WORDS: Readonly<Record<KindOf<'charge'>, string>> = {
   'lighting-coil': 'lighting coil',
 };
 
-export const FUEL_WORDS: Readonly<Record<KindOf<'fuel'>, string>> = {
+const FUEL_WORDS: Readonly<Record<KindOf<'fuel'>, string>> = {
   gravity: 'tank above the carburettor',
   mechanical: 'mechanical fuel pump',
   electric: 'electric fuel pump',
@@ -153,14 +153,14 @@ export const FUEL_WORDS: Readonly<Record<KindOf<'fuel'>, string>> = {
   bulb: 'tank apart, primer bulb',
 };
 
-export const TIMING_WORDS: Readonly<Record<KindOf<'timing'>, string>> = {
+const TIMING_WORDS: Readonly<Record<KindOf<'timing'>, string>> = {
   'by-hand': 'timing by hand',
   weights: 'advance by weights',
   'weights-vacuum': 'advance by weights and vacuum',
   map: 'advance by a map',
 };
 
-export const STOP_WORDS: Readonly<Record<KindOf<'stop'>, string>> = {
+const STOP_WORDS: Readonly<Record<KindOf<'stop'>, string>> = {
   vacuum: 'stopped by vacuum',
   'cut-to-run': 'stop solenoid, fed to run',
   'cut-to-stop': 'stop solenoid, fed to stop',

@@ -3,7 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { useOutbox } from '../../offline/outbox.ts';
 
 /** Where a picture is to be had: here, while it waits to go up; else in the workshop. */
-export function usePictureUrl(jobId: string, picture: string): string {
+function usePictureUrl(jobId: string, picture: string): string {
   const waiting = useOutbox().find((e) => e.jobId === jobId && e.path === `/pictures/${picture}`)?.blob;
   const local = useMemo(() => (waiting ? URL.createObjectURL(waiting) : undefined), [waiting]);
   useEffect(() => () => void (local && URL.revokeObjectURL(local)), [local]);

@@ -23,7 +23,7 @@ const placesOf = ({ air, fuel }: Fit): readonly Place[] => [
 ];
 
 /** Petrol, four strokes, a throttle: what it breathes through, and what lets it idle. */
-export const throttled: TrailKind = {
+const throttled: TrailKind = {
   trail: 'air',
   kind: 'throttled',
   label: 'A throttle and its idle',

@@ -37,7 +37,7 @@ const SHELF_WATTS = [0.5, 1, 2, 3, 5, 10, 25, 50] as const;
 /** A resistor that is to last is made for twice its heat. */
 const SPARE = 2;
 
-export const exciters = (fit: Fit): readonly Exciter[] => {
+const exciters = (fit: Fit): readonly Exciter[] => {
   const square = (fit.volts / 12) ** 2;
   return [
     ...LAMPS.map((watts): Exciter => ({ kind: 'lamp', watts })),

@@ -45,7 +45,7 @@ export interface Wired {
 }
 
 /** Ways that this machine's winding allows, the plainest first. */
-export function waysFor(fit: Fit): readonly Way[] {
+function waysFor(fit: Fit): readonly Way[] {
   const kind = fit.charge?.kind;
   const units = ['shunt', 'series'] as const;
   const words = { shunt: 'shunt unit', series: 'series unit' };

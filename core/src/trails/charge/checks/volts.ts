@@ -18,7 +18,7 @@ export const running = (
   opens: [],
   cautions: [...RUNNING_CAUTIONS, ...(machine.fit.marine ? (['marine'] as const) : [])],
 });
-export const charges = ({ partById }: Machine): boolean => partById.has(SOURCE);
+const charges = ({ partById }: Machine): boolean => partById.has(SOURCE);
 
 /** Volts at the battery against speed and load, and at the machine. */
 export const chargeVolts: CheckMaker = (machine) => {

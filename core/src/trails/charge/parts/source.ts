@@ -29,7 +29,7 @@ export type MachineFigures = Figures<'voltsPerRpm' | 'ohms', 'share' | PutIn>;
 export type PutIn = 'works' | 'carried' | 'setVolts' | 'most';
 
 /** The machine as a charger at a state's speed; `works`, `carried` and `setVolts` are put in before anyone measures. */
-export function chargerOf(p: MachineFigures, context: PartContext): Charger {
+function chargerOf(p: MachineFigures, context: PartContext): Charger {
   return chargerAt(p, context, engineRpm(context.fit, context.state.speed));
 }
 /** The same at any speed of the engine, rev/min. */

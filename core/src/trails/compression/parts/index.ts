@@ -2,8 +2,7 @@ import { between, type FaultMode, type Figures, type PartKind, type PlateSpec } 
 import type { Fit } from '../../../schema/fit.ts';
 
 /** Leaks grow with what they run around: the bore, by the two thirds of its volume; 1 for a cylinder of 0.42 litres. */
-export const bigness = (fit: Pick<Fit, 'litres' | 'cylinders'>): number =>
-  (fit.litres / fit.cylinders / 0.42) ** (2 / 3);
+const bigness = (fit: Pick<Fit, 'litres' | 'cylinders'>): number => (fit.litres / fit.cylinders / 0.42) ** (2 / 3);
 const MM2 = 1e-6;
 
 const leak = (low: number, high: number): PlateSpec<'leakSquareMetres'> => ({

@@ -3,7 +3,7 @@ import { perHundredAmps } from './cable.ts';
 
 const squared = (volts: number) => (volts / 12) ** 2;
 /** Whether what this part moves stands at work. */
-export const isIn = ({ state, id }: PartContext): boolean => state.at?.[id] === 'in';
+const isIn = ({ state, id }: PartContext): boolean => state.at?.[id] === 'in';
 
 /**
  * Plunger with a pull-in winding that ends at the motor, and so leaves the circuit when the main contacts close, and a

@@ -12,7 +12,7 @@ import { LINE, PUMP, TANK, VENT } from '../ids.ts';
 import { freeArea, ventNeeds } from '../parts/supply.ts';
 
 export const kindOf = (machine: Machine) => machine.fit.fuel?.kind;
-export const wet = (machine: Machine): CautionId[] => [
+const wet = (machine: Machine): CautionId[] => [
   'open fuel',
   'fuel vapour',
   ...(machine.fit.marine ? (['marine'] as const) : []),

@@ -13,7 +13,7 @@ const PRESSES: Readonly<Record<Pumped, { low: number; high: number }>> = {
   pulse: { low: 15e3, high: 20e3 },
   bulb: { low: 16e3, high: 22e3 },
 };
-export const pressureOf = (fit: Fit) => PRESSES[(fit.fuel?.kind ?? 'mechanical') as Pumped];
+const pressureOf = (fit: Fit) => PRESSES[(fit.fuel?.kind ?? 'mechanical') as Pumped];
 /** A pump of a car gives half a litre in half a minute, whatever engine it feeds; a small one so many times what full load drinks. */
 const CAR_GIVES = 0.5e-3 / 30;
 const GIVES = 3.2;

@@ -40,7 +40,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
 };
 
 /** How the points stand while a shaft that has lost its drive is cranked past; nothing where it turns. */
-export const STANDS = { shut: 1, open: 2 } as const;
+const STANDS = { shut: 1, open: 2 } as const;
 
 /** Where the cam holds what it works: as the state says, or as it stopped on a shaft that the crank no longer turns. */
 export const camAt = (still: number | undefined, { key, points }: MachineState): MachineState['points'] =>

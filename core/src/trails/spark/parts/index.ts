@@ -64,5 +64,5 @@ export const PARTS = {
 
 export { contactMade } from './points.ts';
 export { fluxShare } from './ownCoil.ts';
-export { figuresIn, offTheShelf, OPEN_OHMS, rangeOf } from '../../../machine/part.ts';
+export { figuresIn, offTheShelf, OPEN_OHMS } from '../../../machine/part.ts';
 export type * from '../../../machine/part.ts';
