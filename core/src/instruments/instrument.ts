@@ -69,6 +69,7 @@ const MOST_SHOWN: Readonly<Record<Dimension, number>> = {
   pressure: 1e9,
   volume: 10,
   temperature: 5000,
+  torque: 10_000,
   turns: 1000,
   share: 100,
   ratio: 1e9,

@@ -1,3 +1,5 @@
+import type { UnitHabits } from './unitChoices.ts';
+import { habitUnit } from './habits.ts';
 import { fromSi, UNITS, preferredUnit, unitBySymbol, type Dimension, type UnitDef } from './units.ts';
 
 /** Units a value may be shown in, largest first; the first that leaves at least 1 before the point is used. */
@@ -10,7 +12,8 @@ const SHOWN: Readonly<Partial<Record<Dimension, readonly string[]>>> = {
 /** Below this many volts a meter is read in millivolts; likewise amperes. Drops of 0.2 V stay in volts. */
 const STAY_FROM: Readonly<Record<string, number>> = { V: 0.1, A: 0.1, kV: 2000, µF: 0.01e-6 };
 
-function pickUnit(value: number, dimension: Dimension): UnitDef {
+function pickUnit(value: number, dimension: Dimension, habits?: UnitHabits): UnitDef {
+  if (habits && !SHOWN[dimension]) return habitUnit(dimension, habits, value);
   const size = Math.abs(value);
   for (const symbol of SHOWN[dimension] ?? []) {
     const unit = unitBySymbol(symbol);
@@ -44,12 +47,12 @@ export const standsStill = (value: number, dimension: Dimension): boolean =>
 export function formatQuantity(
   value: number,
   dimension: Dimension,
-  options: { unit?: string; significant?: number } = {},
+  options: { unit?: string; significant?: number; habits?: UnitHabits } = {},
 ): string {
   if (value === Infinity) return 'OL';
   if (Number.isNaN(value)) return '—';
   if (standsStill(value, dimension)) return STANDS;
-  const unit = options.unit === undefined ? pickUnit(value, dimension) : unitBySymbol(options.unit);
+  const unit = options.unit === undefined ? pickUnit(value, dimension, options.habits) : unitBySymbol(options.unit);
   const text = digitsOf(fromSi(value, unit), options.significant ?? 3).replace('-', '−');
   const tight = unit.symbol === '°' || unit.symbol === '';
   return tight ? text + unit.symbol : `${text} ${unit.symbol}`;
@@ -59,11 +62,12 @@ export function formatQuantity(
 const WIDE_BAND = 1.5;
 
 /** 4.5–5.5 Ω; both ends in one unit, two digits where the band is wide. */
-export function formatBand(low: number, high: number, dimension: Dimension): string {
-  if (high === Infinity) return `over ${formatQuantity(low, dimension)}`;
-  const unit = pickUnit(Math.max(Math.abs(low), Math.abs(high)), dimension);
+export function formatBand(low: number, high: number, dimension: Dimension, habits?: UnitHabits): string {
+  const one = (value: number) => formatQuantity(value, dimension, habits ? { habits } : {});
+  if (high === Infinity) return `over ${one(low)}`;
+  const unit = pickUnit(Math.abs(low) > Math.abs(high) ? low : high, dimension, habits);
   if (standsStill(high, dimension)) return STANDS;
-  if (low === high) return formatQuantity(low, dimension);
+  if (low === high) return one(low);
   const [small, large] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
   const digits = low * high <= 0 || large > WIDE_BAND * small ? 2 : 3;
   const show = (v: number) => digitsOf(fromSi(v, unit), digits).replace('-', '−');

@@ -1,3 +1,5 @@
 export { parseQuantity, type ParseFailure, type ParseResult } from './parse.ts';
+export { QUANTITIES, UNIT_CHOICES, type Quantity, type UnitHabits } from './unitChoices.ts';
+export { bareUnit, habitUnit, withHabit, wireSize, type Typing } from './habits.ts';
 export { formatBand, formatQuantity, standsStill, symbolsOf } from './format.ts';
-export { INCH_METRES, preferredUnit, unitBySymbol, type Dimension, type UnitDef } from './units.ts';
+export { fromSi, INCH_METRES, preferredUnit, unitBySymbol, type Dimension, type UnitDef } from './units.ts';

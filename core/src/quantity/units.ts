@@ -12,6 +12,7 @@ export type Dimension =
   | 'pressure' // Pa, against the air outside
   | 'volume' // m³
   | 'temperature' // degree Celsius
+  | 'torque' // N m
   | 'turns' // turn of a screw
   | 'share' // of one
   | 'ratio'; // plain number
@@ -74,6 +75,11 @@ export const UNITS: readonly UnitDef[] = [
   unit('mmHg', 'pressure', 133.3224, 'mmHg', 'mmhg'),
   unit('ml', 'volume', 1e-6, 'ml', 'cc', 'cm3', 'cm³', 'millilitre', 'millilitres'),
   unit('l', 'volume', 1e-3, 'l', 'L', 'litre', 'litres', 'liter', 'liters'),
+  unit('US fl oz', 'volume', 29.5735e-6, 'fl oz', 'oz', 'us fl oz'),
+  unit('imp fl oz', 'volume', 28.4131e-6, 'imp oz'),
+  unit('N m', 'torque', 1, 'Nm', 'nm', 'newton metres'),
+  // A pound of 4.448 newtons on a foot.
+  unit('lb ft', 'torque', 4.448222 * 12 * INCH_METRES, 'lbft', 'lb-ft', 'ft lb', 'ft-lb', 'ftlb'),
   unit('turns', 'turns', 1, 'turn', 'turns', 't'),
   unit('%', 'share', 0.01, '%', 'per cent', 'percent'),
   unit('', 'ratio', 1),
@@ -92,6 +98,7 @@ const PREFERRED: Readonly<Record<Dimension, string>> = {
   pressure: 'kPa',
   volume: 'ml',
   temperature: '°C',
+  torque: 'N m',
   turns: 'turns',
   share: '%',
   ratio: '',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { TRAIL_NAMES } from './symptoms.ts';
+import { unitsSchema } from './units.ts';
 
 export const INSTRUMENT_IDS = [
   'voltmeter',
@@ -63,6 +64,8 @@ export const houseSchema = z
     trails: z.partialRecord(z.enum(TRAIL_NAMES), z.number().min(0).max(100)).default({}),
     /** Own minutes and money for a repair, keyed `part.repair`. */
     repairs: z.record(z.string(), z.object({ minutes: z.number().min(0), money: z.number().min(0) })).default({}),
+    /** Units in which it measures; each device may have its own. */
+    units: unitsSchema.prefault({}),
   })
   .meta({ id: 'House' });
 export type House = z.infer<typeof houseSchema>;

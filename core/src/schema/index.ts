@@ -1,5 +1,6 @@
 export * from './fitOut.ts';
 export * from './symptoms.ts';
+export * from './units.ts';
 export * from './fit.ts';
 export * from './machine.ts';
 export * from './upgrade.ts';

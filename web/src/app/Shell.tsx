@@ -5,6 +5,7 @@ import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { LinkBanner } from '../offline/LinkBanner.tsx';
 import { useSync } from '../offline/useSync.ts';
+import { useShopUnits } from '../units/useShopUnits.ts';
 import { useTheme } from './theme.ts';
 
 /** Not needed to see the first screen: fetched when it stands. */
@@ -22,6 +23,7 @@ export function Shell() {
   const [help, setHelp] = useState(false);
   const go = useNavigate();
   useSync();
+  const units = useShopUnits();
   useHotkeys(['?', 'shift+?'], () => setHelp((h) => !h), { useKey: true });
   useHotkeys('b', () => void go('/'));
   useHotkeys('m', () => void go('/machines'));
@@ -68,7 +70,8 @@ export function Shell() {
       </header>
       <LinkBanner />
       <main id="main" tabIndex={-1} className="mx-auto max-w-[1400px] outline-none">
-        <Outlet />
+        {/* In other units every figure is drawn anew; what is typed is kept with its box. */}
+        <Outlet key={JSON.stringify(units)} />
       </main>
       <Suspense>
         {help && <HelpSheet open onOpenChange={setHelp} />}

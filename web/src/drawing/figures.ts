@@ -1,4 +1,5 @@
-import { formatQuantity, type Live } from '@pondu/core';
+import type { Live } from '@pondu/core';
+import { showQuantity } from '../units/quantity.ts';
 
 /** Two figures differ where a meter would say so: by two hundredths of a volt or an ampere, and by a fiftieth. */
 const LEAST = 0.02;
@@ -7,9 +8,9 @@ export const differs = (well: number | undefined, bad: number | undefined): bool
   well !== undefined && bad !== undefined && Math.abs(bad - well) > LEAST + SHARE * Math.abs(well);
 
 export const volts = (value: number | undefined): string =>
-  value === undefined ? '' : formatQuantity(Math.abs(value) < 5e-4 ? 0 : value, 'voltage');
+  value === undefined ? '' : showQuantity(Math.abs(value) < 5e-4 ? 0 : value, 'voltage');
 export const amps = (value: number | undefined): string =>
-  value === undefined || Math.abs(value) < 5e-4 ? '' : formatQuantity(Math.abs(value), 'current');
+  value === undefined || Math.abs(value) < 5e-4 ? '' : showQuantity(Math.abs(value), 'current');
 
 export interface Figure {
   readonly well: string;

@@ -1,8 +1,9 @@
-import { formatQuantity, type Landing, type Ruler } from '@pondu/core';
+import type { Landing, Ruler } from '@pondu/core';
 import { scaleLinear } from 'd3-scale';
 import { arc } from 'd3-shape';
 import { Choice } from '../ui/Choice.tsx';
 import { GAUGE_UNITS, type GaugeUnit } from './gaugeUnit.ts';
+import { showQuantity } from '../units/quantity.ts';
 
 const OPTIONS = GAUGE_UNITS.map((u) => ({ value: u, label: u }));
 
@@ -32,7 +33,7 @@ export function GaugeFace({
   const ends = [ruler.well, ...suspects].flatMap((l) => [l.low, l.high]).filter(finite);
   const all = [0, ...ends, ...(reading !== undefined && finite(reading) ? [reading] : [])];
   const angle = scaleLinear([Math.min(...all), Math.max(...all)], [FROM, TO]).nice(6);
-  const said = (v: number) => formatQuantity(v, 'pressure', { unit });
+  const said = (v: number) => showQuantity(v, 'pressure', { unit });
   const words = (l: Landing) => `${said(l.low)} to ${said(l.high)}`;
   const label = [
     `When well ${words(ruler.well)}.`,

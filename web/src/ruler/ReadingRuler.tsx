@@ -1,7 +1,8 @@
-import { formatBand, formatQuantity, standsStill, toRuler, type Landing, type Ruler } from '@pondu/core';
+import { standsStill, toRuler, type Landing, type Ruler } from '@pondu/core';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { labelPlace, type LabelPlace, type Span } from './labels.ts';
 import { rulerScale } from './scale.ts';
+import { showQuantity, showBand } from '../units/quantity.ts';
 
 const ROW = 24;
 const TOP = 30;
@@ -26,7 +27,7 @@ function likeWell({ well, dimension }: Ruler, s: Landing): boolean {
 const inWords = (l: Landing, ruler: Ruler): string => {
   if (l.openShare === 1) return 'OL';
   const nothing = ruler.atNothing !== undefined && standsStill(l.high, ruler.dimension!);
-  const band = nothing ? ruler.atNothing! : formatBand(l.low, l.high, ruler.dimension!);
+  const band = nothing ? ruler.atNothing! : showBand(l.low, l.high, ruler.dimension!);
   return l.openShare > 0 ? `${band} or OL` : band;
 };
 
@@ -80,7 +81,7 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
               fontSize="12.5"
               fill="var(--soft)"
             >
-              {formatQuantity(t, dimension, { significant: 2 })}
+              {showQuantity(t, dimension, { significant: 2 })}
             </text>
           </g>
         ))}
@@ -107,7 +108,7 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
         {rows.map((row) => (
           <Row key={row.landing.faultId} {...row} openAt={openAt} />
         ))}
-        {marker !== undefined && <Flag at={marker} text={formatQuantity(reading!, dimension)} width={width} />}
+        {marker !== undefined && <Flag at={marker} text={showQuantity(reading!, dimension)} width={width} />}
       </svg>
       {asWell.length > 0 && (
         <p className="condensed text-[13.5px] text-soft">As when well: {asWell.map((s) => s.label).join(' · ')}</p>

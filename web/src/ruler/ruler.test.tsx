@@ -142,7 +142,7 @@ const vacuum: Ruler = {
 
 /** The gauge with the unit that the shop keeps. */
 function Face({ reading }: { reading?: number | undefined }) {
-  const [unit, setUnit] = useGaugeUnit();
+  const [unit, setUnit] = useGaugeUnit(true);
   return <GaugeFace ruler={vacuum} reading={reading} unit={unit} setUnit={setUnit} />;
 }
 

@@ -1,4 +1,5 @@
-import { formatQuantity, type CheckView, type TraceView } from '@pondu/core';
+import type { CheckView, TraceView } from '@pondu/core';
+import { showQuantity } from '../units/quantity.ts';
 /** A share of belief in words. */
 export function shareWords(share: number): string {
   if (share >= 0.98) return 'almost certain';
@@ -32,5 +33,5 @@ export function cellWords(
 ): string {
   if (reading.kind === 'word') return reading.word;
   if (reading.kind === 'open') return 'OL';
-  return dimension ? `about ${formatQuantity((reading.low + reading.high) / 2, dimension)}` : '';
+  return dimension ? `about ${showQuantity((reading.low + reading.high) / 2, dimension)}` : '';
 }

@@ -1,4 +1,6 @@
-import { preferredUnit, symbolsOf, type Dimension, type TypedReading } from '@pondu/core';
+import { symbolsOf, type Dimension, type TypedReading } from '@pondu/core';
+import { habits } from '../units/habits.ts';
+import { bareSymbol } from '../units/quantity.ts';
 
 type Failure = Extract<TypedReading, { ok: false }>['failure'];
 
@@ -14,7 +16,8 @@ const NAMES: Readonly<Record<Dimension, string>> = {
   time: 'a time',
   pressure: 'a pressure',
   volume: 'a volume',
-  temperature: 'degrees Celsius',
+  temperature: 'a temperature',
+  torque: 'a torque',
   turns: 'turns',
   share: 'a share, such as 12 %',
   ratio: 'a plain number',
@@ -28,8 +31,17 @@ const EXAMPLES: Readonly<Partial<Record<Dimension, string>>> = {
   pressure: '22, 3 psi or 6 inHg',
   volume: '350 or 0.4 l',
 };
+/** The same where a bare number is in another unit. */
+const exampleHere = (dimension: Dimension): string | undefined => {
+  const { length, pressure, volume } = habits.inUse;
+  if (dimension === 'length' && length === 'thou') return '15, .015 or 0.4 mm';
+  if (dimension === 'pressure' && pressure !== 'kPa')
+    return pressure === 'psi' ? '3.2, 22 kPa or 6 inHg' : '0.22, 22 kPa or 3 psi';
+  if (dimension === 'volume' && volume !== 'ml') return `12, 350 ml or 0.4 l`;
+  return EXAMPLES[dimension];
+};
 export const example = (dimension: Dimension): string =>
-  EXAMPLES[dimension] ?? `a number in ${preferredUnit(dimension).symbol}`;
+  exampleHere(dimension) ?? `a number in ${bareSymbol(dimension)}`;
 
 /** What is wrong with what was typed, and what to do. */
 export function failureWords(failure: Failure): string {

@@ -1,5 +1,6 @@
-import { formatQuantity, topFromStop, type SheetBody } from '@pondu/core';
+import { topFromStop, type SheetBody } from '@pondu/core';
 import { schoolWords } from './schools.ts';
+import { showQuantity } from '../units/quantity.ts';
 
 /** What a bench took down, for card and book: what it was read with, and what it came to. */
 export interface SheetWords {
@@ -8,8 +9,8 @@ export interface SheetWords {
   readonly lines: readonly string[];
 }
 
-const mm = (metres: number): string => formatQuantity(metres, 'length');
-const volts = (v: number): string => formatQuantity(v, 'voltage');
+const mm = (metres: number): string => showQuantity(metres, 'length');
+const volts = (v: number): string => showQuantity(v, 'voltage');
 const degrees = (v: number): string => `${v.toFixed(1)}°`;
 
 const LOST = {
@@ -75,8 +76,8 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
         title: 'What stays on',
         with: 'ammeter in the battery’s lead',
         lines: [
-          `${formatQuantity(body.restAmps, 'current')} at rest`,
-          ...body.pulled.map((p) => `${p.circuit} out: ${formatQuantity(p.amps, 'current')}`),
+          `${showQuantity(body.restAmps, 'current')} at rest`,
+          ...body.pulled.map((p) => `${p.circuit} out: ${showQuantity(p.amps, 'current')}`),
         ],
       };
     case 'charging':
@@ -84,7 +85,9 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
         title: 'Charging',
         with: 'voltmeter',
         lines: [
-          ...(body.holds === undefined ? [] : [`Holds ${volts(body.holds)} at ${body.celsius.toFixed(0)} °C`]),
+          ...(body.holds === undefined
+            ? []
+            : [`Holds ${volts(body.holds)} at ${showQuantity(Math.round(body.celsius), 'temperature')}`]),
           ...(body.cutsIn === undefined ? [] : [`Cut-out closes at ${volts(body.cutsIn)}`]),
           ...(body.beltMetres === undefined ? [] : [`Belt gives ${mm(body.beltMetres)} at the middle of its span`]),
         ],

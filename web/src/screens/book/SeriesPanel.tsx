@@ -1,8 +1,9 @@
-import { formatBand, formatQuantity, type Series } from '@pondu/core';
+import type { Series } from '@pondu/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Chart } from '../../chart/Chart.tsx';
 import { SelectField } from '../../ui/Field.tsx';
+import { showQuantity, showBand } from '../../units/quantity.ts';
 
 /** Settings and readings over the years, each with its band. */
 export function SeriesPanel({ series }: { series: readonly Series[] }) {
@@ -12,7 +13,7 @@ export function SeriesPanel({ series }: { series: readonly Series[] }) {
   const times = shown.points.map((p) => Date.parse(p.at));
   const ends = [Math.min(...times), Math.max(...times)];
   const kept = shown.points.filter((p) => p.kind !== 'found');
-  const words = (v: number) => formatQuantity(v, shown.dimension);
+  const words = (v: number) => showQuantity(v, shown.dimension);
   return (
     <section className="card grid gap-2 p-4" aria-label="Over the years">
       <h2 className="text-lg">Over the years</h2>
@@ -33,7 +34,7 @@ export function SeriesPanel({ series }: { series: readonly Series[] }) {
                   at: ends,
                   low: [shown.band.low, shown.band.low],
                   high: [shown.band.high, shown.band.high],
-                  label: `should be ${formatBand(shown.band.low, shown.band.high, shown.dimension)}`,
+                  label: `should be ${showBand(shown.band.low, shown.band.high, shown.dimension)}`,
                 },
               ]
             : []

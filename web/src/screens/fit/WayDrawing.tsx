@@ -1,4 +1,5 @@
 import type { Wired } from '@pondu/core';
+import { showWire } from '../../units/quantity.ts';
 
 const [WIDTH, HEIGHT] = [420, 190];
 const [WINDING, UNIT_L, UNIT_R, BATTERY] = [70, 170, 270, 370];
@@ -92,10 +93,10 @@ export function WayDrawing({ wired: { way, toBattery, leg } }: { wired: Wired })
       <path d={`M${BATTERY} 104V${EARTH}`} {...stroke} />
       <Earth x={BATTERY} />
       <text x={UNIT_L - 8} y={20} textAnchor="end" {...text}>
-        legs {leg.mm2} mm²
+        legs {showWire(leg.mm2)}
       </text>
       <text x={UNIT_R + 8} y={88} {...text}>
-        {toBattery.mm2} mm²
+        {showWire(toBattery.mm2)}
       </text>
     </svg>
   );

@@ -5,6 +5,7 @@ import { toast } from 'sonner';
 import { wayNetlist } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { WayDrawing } from './WayDrawing.tsx';
+import { showWire } from '../../units/quantity.ts';
 
 const amps = (v: number) => `${v.toFixed(1)} A`;
 const watts = (v: number) => `${Math.round(v)} W`;
@@ -94,7 +95,7 @@ function Words({ wired: { way, fast, toBattery, leg, verdict } }: { wired: Wired
   const lines = [
     `${way.label}: ${verdicts[verdict]}.`,
     ...(way.alters ? [way.alters] : []),
-    `To the battery ${toBattery.mm2} mm², fused at ${toBattery.fuseAmps} A; each leg ${leg.mm2} mm², it carries up to ${amps(fast.legAmps)}.`,
+    `To the battery ${showWire(toBattery.mm2)}, fused at ${toBattery.fuseAmps} A; each leg ${showWire(leg.mm2)}, it carries up to ${amps(fast.legAmps)}.`,
     way.control === 'series'
       ? `The unit must stand ${Math.round(fast.openVolts)} V: so much the open winding shows it, fast.`
       : 'What is not taken is shorted in the unit: the winding carries its full current all the time.',

@@ -1,9 +1,10 @@
-import { formatBand, type JobEvent, type Landing } from '@pondu/core';
+import type { JobEvent, Landing } from '@pondu/core';
 import { format } from 'date-fns';
 import { trailOf, type Trails } from '../../words/byTrail.ts';
 import { checkOf, labelOf, type Checks } from '../../words/checks.ts';
 import { TRAIL_LABELS } from '../../words/trails.ts';
 import { readingWords } from './Log.tsx';
+import { showBand } from '../../units/quantity.ts';
 
 /** Readings before and after each repair, with what they should be; corrected ones are left out. */
 export function CardReadings({
@@ -30,7 +31,7 @@ export function CardReadings({
     const well = wells[id];
     if (!check || !well) return '';
     if (check.dimension === null) return Object.entries(well.words).sort((a, b) => b[1] - a[1])[0]?.[0] ?? '';
-    return well.openShare === 1 ? 'OL' : formatBand(well.low, well.high, check.dimension);
+    return well.openShare === 1 ? 'OL' : showBand(well.low, well.high, check.dimension);
   };
   const trailWords = (id: string): string => {
     const check = checkOf(checks, id);

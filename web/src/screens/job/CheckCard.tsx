@@ -1,4 +1,4 @@
-import { formatBand, TRY_IT, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
+import { TRY_IT, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
 import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2, Waypoints } from 'lucide-react';
 import { Link } from 'react-router';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
@@ -12,6 +12,7 @@ import './checkCard.css';
 import { ConditionsRow } from './ConditionsRow.tsx';
 import { READING_FORM, ReadingForm } from './ReadingForm.tsx';
 import type { ReadingEntry } from './useReadingEntry.ts';
+import { showBand } from '../../units/quantity.ts';
 
 interface Props {
   check: CheckView;
@@ -123,7 +124,7 @@ export function CheckCard({
             </span>
           )}
           {ruler.dimension && ruler.well.openShare < 1 && (
-            <span>when well {formatBand(ruler.well.low, ruler.well.high, ruler.dimension)}</span>
+            <span>when well {showBand(ruler.well.low, ruler.well.high, ruler.dimension)}</span>
           )}
         </p>
         <Cautions ids={check.cautions} fresh={fresh} onUnderstood={understand} />

@@ -1,4 +1,4 @@
-import { formatQuantity, photosOf } from '@pondu/core';
+import { photosOf } from '@pondu/core';
 import { format } from 'date-fns';
 import { Printer } from 'lucide-react';
 import { useParams } from 'react-router';
@@ -18,6 +18,7 @@ import { SEEN_TO, wantedWords } from '../../words/proofs.ts';
 import { PinnedPicture } from '../photos/PinnedPicture.tsx';
 import { bySeverity } from './SnagPanel.tsx';
 import { Spine } from './Spine.tsx';
+import { showQuantity } from '../../units/quantity.ts';
 
 const UNKNOWN = { warmth: 'unknown', faultPresent: 'unknown' } as const;
 
@@ -156,8 +157,8 @@ export function JobCardPage() {
               {left.map((s) => (
                 <li key={s.figure}>
                   {s.label}:{' '}
-                  {s.setting!.foundAt !== null && <>found at {formatQuantity(s.setting!.foundAt, s.dimension)}, </>}left
-                  at <b>{formatQuantity(s.setting!.leftAt, s.dimension)}</b>
+                  {s.setting!.foundAt !== null && <>found at {showQuantity(s.setting!.foundAt, s.dimension)}, </>}left
+                  at <b>{showQuantity(s.setting!.leftAt, s.dimension)}</b>
                 </li>
               ))}
             </ul>

@@ -1,4 +1,4 @@
-import { entryOf, formatQuantity, type CheckView, type JobEvent, type Reading, type TraceView } from '@pondu/core';
+import { entryOf, type CheckView, type JobEvent, type Reading, type TraceView } from '@pondu/core';
 import { format } from 'date-fns';
 import { ChevronDown } from 'lucide-react';
 import { Collapsible } from 'radix-ui';
@@ -6,11 +6,12 @@ import { Button } from '../../ui/Button.tsx';
 import { useOutbox } from '../../offline/outbox.ts';
 import { checkOf, labelOf, type Checks } from '../../words/checks.ts';
 import type { JobPlace } from './place.ts';
+import { showQuantity } from '../../units/quantity.ts';
 
 export const readingWords = (reading: Reading, check: CheckView | undefined): string => {
   if (reading.value.kind === 'word') return reading.value.word;
   if (reading.value.kind === 'open') return 'OL';
-  return check?.dimension ? formatQuantity(reading.value.value, check.dimension) : String(reading.value.value);
+  return check?.dimension ? showQuantity(reading.value.value, check.dimension) : String(reading.value.value);
 };
 
 const PRESENT = { yes: 'failing', no: 'running well', unknown: '' } as const;

@@ -1,10 +1,11 @@
-import { formatQuantity, type House, type MachineBody, type Slow, type SuspectView } from '@pondu/core';
+import type { House, MachineBody, Slow, SuspectView } from '@pondu/core';
 import { useState } from 'react';
 import { useMinutes } from '../../tracer/useTracer.ts';
 import { Folded } from '../../ui/Folded.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { BesideField, suspectName } from './BesideField.tsx';
 import { TwoLines, type Curve } from '../../ui/TwoLines.tsx';
+import { showQuantity } from '../../units/quantity.ts';
 
 const NAMES: Readonly<Record<Slow['id'], string>> = {
   tank: 'Tank, below the air outside, driven as usual',
@@ -34,7 +35,7 @@ export function MinutesPanel({ machine, house, suspects }: Props) {
 const TOLD = 10;
 const curve = ({ minutes, pascals }: Slow): Curve => ({ at: minutes, values: pascals });
 const last = ({ at, values }: Curve): string =>
-  `${formatQuantity(Math.round(values.at(-1)! / TOLD) * TOLD, 'pressure')} after ${at.at(-1)!.toFixed(0)} min`;
+  `${showQuantity(Math.round(values.at(-1)! / TOLD) * TOLD, 'pressure')} after ${at.at(-1)!.toFixed(0)} min`;
 
 function Minutes({ machine, house, suspects }: Props) {
   const [chosen, setChosen] = useState<string>();
@@ -58,7 +59,7 @@ function Minutes({ machine, house, suspects }: Props) {
               well={curve(slow)}
               ill={other && curve(other)}
               illName={name}
-              said={(p) => formatQuantity(p, 'pressure', { significant: 2 })}
+              said={(p) => showQuantity(p, 'pressure', { significant: 2 })}
               atWords={(m) => `${m} min`}
               peak={last}
             />

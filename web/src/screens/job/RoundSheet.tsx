@@ -1,4 +1,4 @@
-import { formatQuantity, readTyped, type Conditions, type ModelView } from '@pondu/core';
+import { readTyped, type Conditions, type ModelView } from '@pondu/core';
 import { useState } from 'react';
 import type { StoredJob } from '../../api/types.ts';
 import { useJobWrites } from '../../api/hooks.ts';
@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Folded } from '../../ui/Folded.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { failureWords, placeholder } from '../../words/failures.ts';
+import { meant as withUnit, showQuantity } from '../../units/quantity.ts';
 
 interface Props {
   stored: StoredJob;
@@ -35,7 +36,7 @@ export function RoundSheet({ stored, input, round, now, gaugeUnit }: Props) {
   const unit = dimension === 'pressure' ? gaugeUnit : undefined;
   const meant = (id: string) => {
     const text = typed[id] ?? '';
-    return unit ? inGaugeUnit(text, unit) : text;
+    return unit ? inGaugeUnit(text, unit) : withUnit(text, dimension);
   };
   const read = (id: string) => {
     const { check } = round.find((c) => c.check.id === id)!;
@@ -111,7 +112,7 @@ export function RoundSheet({ stored, input, round, now, gaugeUnit }: Props) {
           <BesideBars
             label={what}
             bars={bars}
-            said={(v) => formatQuantity(v, dimension, unit ? { unit, significant: 3 } : { significant: 3 })}
+            said={(v) => showQuantity(v, dimension, unit ? { unit, significant: 3 } : { significant: 3 })}
           />
         )}
         <Button look="do" type="submit" className="justify-self-start" disabled={saving}>

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { useDraft } from '../../draft/useDraft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { percent } from '../../words/belief.ts';
+import { showQuantity } from '../../units/quantity.ts';
 
 interface Props {
   jobId: string;
@@ -56,8 +57,8 @@ export function SoakPanel({ jobId, advice, onSoaked }: Props) {
       ) : (
         <>
           <p className="text-[15px]">
-            The part is at about {Math.round(celsius)} °C. {percent(shows)} of faults that heat brings on would show by
-            now; a pass leaves one of them at {percent(passLeaves)} of what it was.
+            The part is at about {showQuantity(Math.round(celsius), 'temperature')}. {percent(shows)} of faults that
+            heat brings on would show by now; a pass leaves one of them at {percent(passLeaves)} of what it was.
           </p>
           <div className="flex flex-wrap gap-3">
             <Button

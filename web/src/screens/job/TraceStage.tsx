@@ -16,6 +16,7 @@ import { probeOf } from './probeParam.ts';
 import { Log } from './Log.tsx';
 import type { JobPlace } from './place.ts';
 import { RoundSheet } from './RoundSheet.tsx';
+import { showsVacuum } from '../../ruler/gaugeUnit.ts';
 import { SoakPanel } from './SoakPanel.tsx';
 import { ClearingPanel } from './ClearingPanel.tsx';
 import { MinutesPanel } from './MinutesPanel.tsx';
@@ -89,6 +90,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
     checkId: chosen,
     free,
     correcting,
+    below: ruler.data?.check.id === chosen && showsVacuum(ruler.data?.ruler),
     // A better check found while a reading is being typed does not take the place of the one in hand.
     begun: () => put({ check: chosen }),
     saved: () => choose(undefined),

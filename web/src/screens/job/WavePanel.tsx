@@ -1,12 +1,4 @@
-import {
-  formatQuantity,
-  type Dimension,
-  type House,
-  type MachineBody,
-  type SuspectView,
-  type Wave,
-  type WaveSubject,
-} from '@pondu/core';
+import type { Dimension, House, MachineBody, SuspectView, Wave, WaveSubject } from '@pondu/core';
 import { useState } from 'react';
 import { useWaves } from '../../tracer/useTracer.ts';
 import { Choice } from '../../ui/Choice.tsx';
@@ -14,6 +6,7 @@ import { Folded } from '../../ui/Folded.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { BesideField, suspectName } from './BesideField.tsx';
 import { TwoLines } from '../../ui/TwoLines.tsx';
+import { showQuantity } from '../../units/quantity.ts';
 
 const NAMES: Readonly<Record<Wave['id'], string>> = {
   primary: 'Primary',
@@ -111,9 +104,9 @@ export function WaveChart({ well, ill, illName }: { well: Wave; ill: Wave | unde
       well={well}
       ill={ill}
       illName={illName}
-      said={(v) => formatQuantity(v, MEASURED(well.id), { significant: 2 })}
+      said={(v) => showQuantity(v, MEASURED(well.id), { significant: 2 })}
       atWords={(t) => `${(t * 1e3).toFixed(1)} ms`}
-      peak={({ values }) => `peak ${formatQuantity(Math.max(...values.map(Math.abs)), MEASURED(well.id))}`}
+      peak={({ values }) => `peak ${showQuantity(Math.max(...values.map(Math.abs)), MEASURED(well.id))}`}
     />
   );
 }

@@ -16,6 +16,7 @@ import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
 import { useDraft } from '../../draft/useDraft.ts';
 import { inGaugeUnit, useGaugeUnit, type GaugeUnit } from '../../ruler/gaugeUnit.ts';
+import { meant } from '../../units/quantity.ts';
 import { failureWords } from '../../words/failures.ts';
 import { useModel } from '../../tracer/useTracer.ts';
 import type { JobInput } from '../../tracer/worker.ts';
@@ -28,6 +29,8 @@ interface Options {
   /** A check that the machine does not list: what it shows, and where its leads are. */
   free?: { check: CheckView; probe: FreeProbe } | undefined;
   correcting: string | undefined;
+  /** Its gauge shows vacuum. */
+  below?: boolean;
   /** The first sign of a reading for this check. */
   begun?: () => void;
   saved: () => void;
@@ -75,12 +78,27 @@ function parse(check: CheckView | undefined, typed: string): { value?: ReadingVa
   return read.ok ? { value: read.value } : { error: failureWords(read.failure) };
 }
 
+/** What is typed with the unit that a bare number is meant in, which is kept with it. */
+const saidOf = (check: CheckView | undefined, typed: string, gaugeUnit: GaugeUnit): string => {
+  if (!check || check.dimension === null) return typed;
+  return check.dimension === 'pressure' ? inGaugeUnit(typed, gaugeUnit) : meant(typed, check.dimension);
+};
+
 /** One reading on its way in: the draft, what it would change, the saving, and everything that can go wrong with it. */
-export function useReadingEntry({ place, now, checkId, free, correcting, begun, saved }: Options): ReadingEntry {
+export function useReadingEntry({
+  place,
+  now,
+  checkId,
+  free,
+  correcting,
+  below = false,
+  begun,
+  saved,
+}: Options): ReadingEntry {
   const { stored, machine, house, input } = place;
   const draftKey = draftKeyOf(stored.id, checkId, correcting);
   const [typed, setTyped, clearTyped] = useDraft(`${draftKey}.typed`, '');
-  const [gaugeUnit, setGaugeUnit] = useGaugeUnit();
+  const [gaugeUnit, setGaugeUnit] = useGaugeUnit(below);
   const [note, setNote, clearNote] = useDraft(`${draftKey}.note`, '');
   const [onItsWay, setOnItsWay, clearOnItsWay] = useDraft<OnItsWay | null>(`${draftKey}.sent`, null);
   const [chosen, setConditions] = useState<Conditions>();
@@ -93,8 +111,8 @@ export function useReadingEntry({ place, now, checkId, free, correcting, begun, 
 
   const check = free?.check ?? model.data?.checks.find((c) => c.check.id === checkId)?.check;
   const probe = free?.probe;
-  const meant = check?.dimension === 'pressure' ? inGaugeUnit(typed, gaugeUnit) : typed;
-  const { value, error } = parse(check, meant);
+  const said = saidOf(check, typed, gaugeUnit);
+  const { value, error } = parse(check, said);
   const own = problem?.key === draftKey + typed ? problem : undefined;
 
   const emptied = () => {
@@ -146,7 +164,7 @@ export function useReadingEntry({ place, now, checkId, free, correcting, begun, 
       });
     await enter('/readings', {
       checkId: check.id,
-      typed: meant,
+      typed: said,
       value,
       note,
       confirmed,

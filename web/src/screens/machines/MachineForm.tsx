@@ -16,6 +16,7 @@ import { formSchema, type ReadMachine, type TypedMachine } from './machineSchema
 import { asks, type kindOf } from './sight.ts';
 import { SightQuestions } from './SightQuestions.tsx';
 import { BALLAST, CYLINDERS, EARTH, KINDS, VOLTS, YES_NO } from './fitOutWords.ts';
+import { heightLabelled } from '../../units/quantity.ts';
 
 const EMPTY: TypedMachine = {
   name: '',
@@ -157,7 +158,7 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
           {...register('fitOut.litres')}
         />
         <TextField
-          label="Height where it works, m"
+          label={heightLabelled('Height where it works')}
           inputMode="decimal"
           placeholder="by the sea"
           error={errors.fitOut?.altitude?.message}

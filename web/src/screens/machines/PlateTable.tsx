@@ -1,12 +1,5 @@
-import {
-  formatBand,
-  formatQuantity,
-  parseQuantity,
-  preferredUnit,
-  type House,
-  type PlateValue,
-  type PlateView,
-} from '@pondu/core';
+import { fromSi, habitUnit, parseQuantity, type House, type PlateValue, type PlateView } from '@pondu/core';
+import { habits } from '../../units/habits.ts';
 import { useState } from 'react';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -19,6 +12,7 @@ import { Failed, Loading } from '../../ui/States.tsx';
 import { byTrail } from '../../words/byTrail.ts';
 import { TRAIL_LABELS } from '../../words/trails.ts';
 import { failureWords } from '../../words/failures.ts';
+import { showQuantity, showBand } from '../../units/quantity.ts';
 
 const SOURCES: readonly { value: PlateValue['source']; label: string }[] = [
   { value: 'manual', label: 'manual' },
@@ -55,7 +49,7 @@ export function PlateTable({ stored, house, onSaved }: Props) {
                   <span className="grow basis-44">
                     {plate.part}: {plate.figure.toLowerCase()}
                   </span>
-                  <b className="w-36">{formatBand(plate.low, plate.high, plate.dimension)}</b>
+                  <b className="w-36">{showBand(plate.low, plate.high, plate.dimension)}</b>
                   <span
                     className={`condensed w-36 text-[14px] ${plate.source === 'typical' ? 'text-soft italic' : 'font-semibold text-well'}`}
                   >
@@ -91,8 +85,8 @@ export function PlateTable({ stored, house, onSaved }: Props) {
 }
 
 function PlateEditor({ plate, stored, onDone }: { plate: PlateView; stored: StoredMachine; onDone: () => void }) {
-  const unit = preferredUnit(plate.dimension);
-  const show = (v: number) => String(Number((v / unit.factor).toPrecision(4)));
+  const unit = habitUnit(plate.dimension, habits.inUse, plate.high);
+  const show = (v: number) => String(Number(fromSi(v, unit).toPrecision(4)));
   const initial = {
     low: show(plate.low),
     high: show(plate.high),
@@ -103,7 +97,7 @@ function PlateEditor({ plate, stored, onDone }: { plate: PlateView; stored: Stor
   const [errors, setErrors] = useState<Record<string, string>>({});
 
   const { range } = plate;
-  const outside = `This machine is computed with ${formatQuantity(range.low, plate.dimension)} to ${formatQuantity(range.high, plate.dimension)}.`;
+  const outside = `This machine is computed with ${showQuantity(range.low, plate.dimension)} to ${showQuantity(range.high, plate.dimension)}.`;
 
   async function put(own: PlateValue | undefined) {
     const { [plate.id]: _old, ...others } = stored.machine.plates;
@@ -122,8 +116,8 @@ function PlateEditor({ plate, stored, onDone }: { plate: PlateView; stored: Stor
     }
   }
   function save() {
-    const low = parseQuantity(draft.low, plate.dimension);
-    const high = parseQuantity(draft.high, plate.dimension);
+    const low = parseQuantity(draft.low, plate.dimension, unit.symbol);
+    const high = parseQuantity(draft.high, plate.dimension, unit.symbol);
     const wrong: Record<string, string> = {};
     if (!low.ok) wrong['low'] = failureWords(low.failure);
     if (!high.ok) wrong['high'] = failureWords(high.failure);

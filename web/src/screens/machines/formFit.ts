@@ -17,6 +17,7 @@ import {
 } from '@pondu/core/schema';
 import { z } from 'zod';
 import { typedNumber } from '../../ui/useDraftForm.ts';
+import { readHeight, showHeight, typedHeight } from '../../units/quantity.ts';
 
 /** As the buttons give it. */
 const yesNo = z.enum(['true', 'false']).transform((v) => v === 'true');
@@ -37,6 +38,18 @@ const mayBe = (message: string, low: number, high: number) =>
     return z.NEVER;
   });
 
+/** A height as typed, in metres or feet as the shop goes; metres. */
+const height = z.string().transform((text, context) => {
+  if (text.trim() === '') return undefined;
+  const read = readHeight(text);
+  if (read.ok && read.value >= HEIGHTS.least && read.value <= HEIGHTS.most) return read.value;
+  context.addIssue({
+    code: 'custom',
+    message: `“${text}”: from ${showHeight(HEIGHTS.least)} to ${showHeight(HEIGHTS.most)}, or nothing.`,
+  });
+  return z.NEVER;
+});
+
 /** One field beside the other, numbers as typed. */
 const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: true }).extend({
   ...sparkOptions.shape,
@@ -52,7 +65,7 @@ const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: tr
   compressionRatio: typedNumber('a number from 3 to 23, such as 8.5.', 3, 23),
   litres: mayBe('litres, from 0.03 to 15, or nothing.', 0.03, 15),
   // A draft from before this was asked does not have it.
-  altitude: mayBe(`metres, up to ${HEIGHTS.most}, or nothing.`, HEIGHTS.least, HEIGHTS.most).prefault(''),
+  altitude: height.prefault(''),
   crank: maybe(CRANK_KINDS),
   interlocks: z.string(),
   heat: z.enum(['plugs', 'intake heater']),
@@ -196,7 +209,7 @@ export function typedFit(fitOut: FitOut): TypedFit {
     marine: typedYes(f.marine),
     compressionRatio: String(f.compressionRatio),
     litres: fitOut.litres === undefined ? '' : String(fitOut.litres),
-    altitude: fitOut.altitudeMetres === undefined ? '' : String(fitOut.altitudeMetres),
+    altitude: fitOut.altitudeMetres === undefined ? '' : typedHeight(fitOut.altitudeMetres),
     sparks: spark ? 'true' : 'false',
     layout: spark ?? 'battery-points',
     ballast: f.ballast,

@@ -3,7 +3,6 @@ import {
   chargeSays,
   CUTS_OUT_AMPS,
   cutIn,
-  formatBand,
   setPoint,
   type ChargeSays,
   type MachineBody,
@@ -12,6 +11,7 @@ import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Answer, Care, FigureField, useFigure } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
+import { labelled, showBand, showQuantity } from '../../units/quantity.ts';
 
 const SAYS: Readonly<Record<ChargeSays, string>> = {
   'holds low': 'It holds low: the battery never fills. Connections and belt first, then the regulator.',
@@ -60,27 +60,29 @@ export function ChargingBench({ stored, machine }: { stored: StoredJob; machine:
         opened.
       </Care>
       <p>
-        At {found.celsius.toFixed(0)} °C it should hold <b>{formatBand(band.low, band.high, 'voltage')}</b>, battery
-        charged, fast idle, loads off.
+        At {showQuantity(Math.round(found.celsius), 'temperature')} it should hold{' '}
+        <b>{showBand(band.low, band.high, 'voltage')}</b>, battery charged, fast idle, loads off.
         {own && <> That is its own plate, brought to this temperature.</>}
         {generator && (
           <>
             {' '}
-            The cut-out closes at {formatBand(cutIn(volts).low, cutIn(volts).high, 'voltage')} and opens again at{' '}
+            The cut-out closes at {showBand(cutIn(volts).low, cutIn(volts).high, 'voltage')} and opens again at{' '}
             {CUTS_OUT_AMPS.low} to {CUTS_OUT_AMPS.high} A the other way.
           </>
         )}{' '}
-        {belt && (
-          <>The belt gives {formatBand(BELT_METRES.low, BELT_METRES.high, 'length')} at the middle of its span.</>
-        )}
+        {belt && <>The belt gives {showBand(BELT_METRES.low, BELT_METRES.high, 'length')} at the middle of its span.</>}
       </p>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
-        <FigureField label="Regulator’s temperature, °C" figure={celsius} within={{ low: -40, high: 130 }} />
+        <FigureField
+          label={labelled('Regulator’s temperature', 'temperature')}
+          figure={celsius}
+          within={{ low: -40, high: 130 }}
+        />
         <FigureField label="It holds, volts" figure={holds} within={{ low: volts / 2, high: 2 * volts }} />
         {generator && (
           <FigureField label="Cut-out closes at, volts" figure={cuts} within={{ low: volts / 2, high: 2 * volts }} />
         )}
-        {belt && <FigureField label="Belt pressed, mm" figure={pressed} />}
+        {belt && <FigureField label={labelled('Belt pressed', 'length')} figure={pressed} />}
       </div>
       <Answer>
         {chargeSays({ volts, own, ...found })

@@ -1,9 +1,10 @@
-import { formatQuantity, MARGIN, parseQuantity, type SparkBench, type SparkSays, type TriedFigure } from '@pondu/core';
+import { MARGIN, type SparkBench, type SparkSays, type TriedFigure } from '@pondu/core';
 import { Chart } from '../../chart/Chart.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { failureWords } from '../../words/failures.ts';
 import { Answer } from './figure.tsx';
+import { showQuantity, readQuantity } from '../../units/quantity.ts';
 
 const SAYS: Readonly<Record<SparkSays, string>> = {
   'burns points': 'Too much current for points: they burn within hours. Fit the ballast, or a coil of more ohms.',
@@ -40,7 +41,7 @@ export function triedOf(
 ): Record<string, number> {
   return Object.fromEntries(
     figures.flatMap(({ id, dimension }) => {
-      const read = typed[id]?.trim() ? parseQuantity(typed[id], dimension) : undefined;
+      const read = typed[id]?.trim() ? readQuantity(typed[id], dimension) : undefined;
       return read?.ok ? [[id, read.value]] : [];
     }),
   );
@@ -55,7 +56,7 @@ export function CoilBench({ bench, figures, typed, setTyped }: Props) {
   const facts: [string, string][] = [
     ...(bench.closedAmps === null
       ? []
-      : ([['Points closed, key on', formatQuantity(bench.closedAmps, 'current')]] as [string, string][])),
+      : ([['Points closed, key on', showQuantity(bench.closedAmps, 'current')]] as [string, string][])),
     ...(bench.coilWatts === null
       ? []
       : ([['Heat in the coil as it runs', `${bench.coilWatts.toFixed(0)} W`]] as [string, string][])),
@@ -68,7 +69,7 @@ export function CoilBench({ bench, figures, typed, setTyped }: Props) {
       ? ([
           [
             'In the spark’s way',
-            `${formatQuantity(series, 'resistance')} (${bench.path.map((p) => p.part.toLowerCase()).join(', ')})`,
+            `${showQuantity(series, 'resistance')} (${bench.path.map((p) => p.part.toLowerCase()).join(', ')})`,
           ],
         ] as [string, string][])
       : []),
@@ -107,7 +108,7 @@ export function CoilBench({ bench, figures, typed, setTyped }: Props) {
         ))}
       </ul>
       {bench.ballastFor !== null && (
-        <Answer>{`Fit ${formatQuantity(bench.ballastFor, 'resistance')} before the coil for about 3.8 A.`}</Answer>
+        <Answer>{`Fit ${showQuantity(bench.ballastFor, 'resistance')} before the coil for about 3.8 A.`}</Answer>
       )}
       <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-[15px]">
         {facts.map(([what, is]) => (
@@ -124,13 +125,13 @@ export function CoilBench({ bench, figures, typed, setTyped }: Props) {
         </p>
         <div className="grid gap-2 sm:grid-cols-2">
           {figures.map((f) => {
-            const read = typed[f.id]?.trim() ? parseQuantity(typed[f.id]!, f.dimension) : undefined;
+            const read = typed[f.id]?.trim() ? readQuantity(typed[f.id]!, f.dimension) : undefined;
             return (
               <TextField
                 key={f.id}
                 label={f.label}
                 value={typed[f.id] ?? ''}
-                placeholder={formatQuantity((f.low + f.high) / 2, f.dimension)}
+                placeholder={showQuantity((f.low + f.high) / 2, f.dimension)}
                 error={read && !read.ok ? failureWords(read.failure) : undefined}
                 onChange={(e) => setTyped({ ...typed, [f.id]: e.target.value })}
               />

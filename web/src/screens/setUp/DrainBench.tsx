@@ -1,11 +1,4 @@
-import {
-  drainHunt,
-  formatQuantity,
-  hoursToAQuarter,
-  REST_ALLOWED,
-  type DrainHunt,
-  type MachineBody,
-} from '@pondu/core';
+import { drainHunt, hoursToAQuarter, REST_ALLOWED, type DrainHunt, type MachineBody } from '@pondu/core';
 import { Trash2 } from 'lucide-react';
 import { useId } from 'react';
 import type { StoredJob } from '../../api/types.ts';
@@ -15,6 +8,7 @@ import { TextField } from '../../ui/Field.tsx';
 import { ShareBar } from '../../ui/ShareBar.tsx';
 import { Answer, Care, FigureField, useFigure } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
+import { showQuantity } from '../../units/quantity.ts';
 
 /** What mostly stays on unseen, the likeliest first. */
 const USUAL: Readonly<Partial<Record<MachineBody['kind'], readonly string[]>>> = {
@@ -31,7 +25,7 @@ const SAYS: Readonly<Record<DrainHunt['says'], string>> = {
   'behind the fuses':
     'No fuse stands before it: the charge wire at its machine, the cut-out, the starter’s cable, what somebody added at the battery.',
 };
-const amps = (value: number) => formatQuantity(value, 'current');
+const amps = (value: number) => showQuantity(value, 'current');
 
 /** Circuit by circuit: which of them takes what flows with everything off. */
 export function DrainBench({

@@ -1,6 +1,7 @@
-import { edgeAt, formatBand, formatQuantity, type EdgeGap } from '@pondu/core';
+import { edgeAt, type EdgeGap } from '@pondu/core';
 import { Chart } from '../../chart/Chart.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { labelled, showQuantity, showBand } from '../../units/quantity.ts';
 
 const shareWords = (v: number) => `${Math.round(v * 100)} %`;
 const millimetres = (v: number) => `${Math.round(v * 1e3)}`;
@@ -22,9 +23,9 @@ export function EdgeBench({ jobId, edge }: { jobId: string; edge: EdgeGap }) {
       >
         <Care>Plug leads off and earthed, or plugs out: a magneto that is turned by hand can fire.</Care>
         <FigureField
-          label="Edge gap, mm"
+          label={labelled('Edge gap', 'length')}
           figure={gap}
-          hint={`By the plate ${formatBand(edge.plate.low, edge.plate.high, 'length')}.`}
+          hint={`By the plate ${showBand(edge.plate.low, edge.plate.high, 'length')}.`}
         />
         <Answer>
           {gap.value === undefined
@@ -43,7 +44,7 @@ export function EdgeBench({ jobId, edge }: { jobId: string; edge: EdgeGap }) {
         about={`Current that the points cut, of the most that they could: turned over at ${rpmWords(edge.crankingRpm)} and at ${edge.fastRpm} rev/min.`}
       >
         <Chart
-          summary={`Current cut over the edge gap: most at ${formatQuantity(rows.reduce((a, b) => (b.cranking > a.cranking ? b : a)).metres, 'length')} as it is turned over.`}
+          summary={`Current cut over the edge gap: most at ${showQuantity(rows.reduce((a, b) => (b.cranking > a.cranking ? b : a)).metres, 'length')} as it is turned over.`}
           xWords={millimetres}
           yWords={shareWords}
           bands={[

@@ -8,13 +8,15 @@ import {
   PLUG_THREADS,
   PROOF,
   INCH_METRES,
+  fromSi,
+  unitBySymbol,
 } from '@pondu/core';
+import { habits } from '../../units/habits.ts';
 import { useDraft } from '../../draft/useDraft.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Answer, Care, Part } from './figure.tsx';
 
-const POUND_FEET = 1.355818;
 const HOW = [
   { value: 'dry', label: 'Dry' },
   { value: 'oiled', label: 'Oiled' },
@@ -45,7 +47,15 @@ const THREADS = [
 ];
 const GRADES = Object.keys(PROOF).map((value) => ({ value, label: value, inch: value.startsWith('grade') }));
 
-const both = (nm: number): string => `${nm.toFixed(0)} N m (${(nm / POUND_FEET).toFixed(0)} lb ft)`;
+/** A torque in both units, the shop's own first. */
+const both = (low: number, high = low): string => {
+  const [own, other] = habits.inUse.torque === 'N m' ? (['N m', 'lb ft'] as const) : (['lb ft', 'N m'] as const);
+  const said = (unit: string) => {
+    const [from, to] = [low, high].map((nm) => fromSi(nm, unitBySymbol(unit)).toFixed(0));
+    return `${from === to ? from : `${from}–${to}`} ${unit}`;
+  };
+  return `${said(own)} (${said(other)})`;
+};
 
 /** Plugs by torque or by turns, bolts by size and grade, and the flywheel on its taper. */
 export function FastenersBench({ jobId }: { jobId: string }) {
@@ -77,7 +87,7 @@ export function FastenersBench({ jobId }: { jobId: string }) {
         />
         <Choice label="Head" hideLabel value={metal} options={METAL} onChange={setMetal} />
         <Answer>
-          {`${(band.low * less).toFixed(0)} to ${both(band.high * less)}. Or ${turns(chosen.newTurns)} past finger-tight new, ${turns(chosen.usedTurns)} used.`}
+          {`${both(band.low * less, band.high * less)}. Or ${turns(chosen.newTurns)} past finger-tight new, ${turns(chosen.usedTurns)} used.`}
         </Answer>
       </Part>
       <Part title="Bolts" about="Three quarters of what the bolt bears, by the usual friction.">

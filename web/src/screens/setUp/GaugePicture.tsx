@@ -1,4 +1,4 @@
-import { formatQuantity, parseQuantity, type ModelView } from '@pondu/core';
+import type { ModelView } from '@pondu/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useDraft } from '../../draft/useDraft.ts';
@@ -10,13 +10,14 @@ import { Failed, Loading } from '../../ui/States.tsx';
 import { failureWords } from '../../words/failures.ts';
 import type { JobPlace } from '../job/place.ts';
 import { Answer, Part } from './figure.tsx';
+import { showQuantity, readQuantity } from '../../units/quantity.ts';
 
 /** Trails whose faults move the manifold's vacuum. */
 const ON_THE_GAUGE: readonly string[] = ['air', 'timing', 'compression', 'fuel'];
 
 const LISTED = 5;
 const bandIn = ({ low, high }: { low: number; high: number }, unit: GaugeUnit): string =>
-  `${formatQuantity(low, 'pressure', { unit })} to ${formatQuantity(high, 'pressure', { unit })}`;
+  `${showQuantity(low, 'pressure', { unit })} to ${showQuantity(high, 'pressure', { unit })}`;
 
 /** What the vacuum gauge says of this engine: where it stands when well, and where each thing that can be wrong puts it. */
 export function GaugePicture({
@@ -25,11 +26,11 @@ export function GaugePicture({
   check,
   faults,
 }: Pick<JobPlace, 'stored' | 'input'> & { check: string; faults: ModelView['faults'] }) {
-  const [unit, setUnit] = useGaugeUnit();
+  const [unit, setUnit] = useGaugeUnit(true);
   const [typed, setTyped] = useDraft(`${stored.id}.gauge`, '');
   const [also, setAlso] = useState<readonly string[]>([]);
   const ruler = useRuler(input, check, also);
-  const read = typed.trim() === '' ? undefined : parseQuantity(inGaugeUnit(typed, unit), 'pressure');
+  const read = typed.trim() === '' ? undefined : readQuantity(inGaugeUnit(typed, unit), 'pressure');
   const needle = read?.ok ? read.value : undefined;
   if (ruler.error) return <Failed error={ruler.error} />;
   if (!ruler.data) return <Loading what="Working out what the gauge should say" />;

@@ -1,12 +1,13 @@
-import { corrected, formatQuantity, MIXES, oilFor } from '@pondu/core';
+import { corrected, MIXES, oilFor } from '@pondu/core';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { showQuantity } from '../../units/quantity.ts';
 
 const isMix = (ratio: number | undefined): ratio is number =>
   ratio !== undefined && ratio >= MIXES.least && ratio <= MIXES.most;
 /** A bare number is litres here: nobody mixes millilitres of petrol. */
 const LITRE = 1e-3;
 const ASKED = `Parts of petrol to one of oil, from ${MIXES.least} to ${MIXES.most}.`;
-const volume = (cubicMetres: number) => formatQuantity(cubicMetres, 'volume');
+const volume = (cubicMetres: number) => showQuantity(cubicMetres, 'volume');
 /** Less than this is left alone, cubic metres. */
 const NOTHING = 1e-6;
 

@@ -1,12 +1,4 @@
-import {
-  calibrated,
-  condenserBy,
-  dwellAcross,
-  formatQuantity,
-  lobesOf,
-  type MachineBody,
-  type SetUpView,
-} from '@pondu/core';
+import { calibrated, condenserBy, dwellAcross, lobesOf, type MachineBody, type SetUpView } from '@pondu/core';
 import { Chart } from '../../chart/Chart.tsx';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -15,6 +7,7 @@ import { TextField } from '../../ui/Field.tsx';
 import { DwellChange } from './DwellChange.tsx';
 import { Answer, FigureField, Part, useDwell, useFigure, useFigures } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
+import { showQuantity } from '../../units/quantity.ts';
 
 const LOST = [
   { value: 'none', label: 'Even, grey' },
@@ -102,7 +95,7 @@ export function PointsBench({ stored, machine, plate }: Props) {
         <FigureField label="Gap wanted" figure={wanted} within={OPEN} />
         {line && (
           <Chart
-            summary={`Dwell over the gap of this cam: ${pairs.map((p) => `${p.dwellDegrees}° at ${formatQuantity(p.gapMetres, 'length')}`).join(', ')}.`}
+            summary={`Dwell over the gap of this cam: ${pairs.map((p) => `${p.dwellDegrees}° at ${showQuantity(p.gapMetres, 'length')}`).join(', ')}.`}
             xWords={millimetres}
             yWords={(v) => `${v}°`}
             bands={[
@@ -163,7 +156,7 @@ export function PointsBench({ stored, machine, plate }: Props) {
         />
         {measured.length > 1 && (
           <Chart
-            summary={`Gap at each lobe: ${measured.map((g) => formatQuantity(g, 'length')).join(', ')}.`}
+            summary={`Gap at each lobe: ${measured.map((g) => showQuantity(g, 'length')).join(', ')}.`}
             xWords={(n) => (Number.isInteger(n) ? `${n}` : '')}
             yWords={millimetres}
             bands={[
@@ -177,14 +170,14 @@ export function PointsBench({ stored, machine, plate }: Props) {
             lines={[
               { at: measured.map((_g, k) => k + 1), values: measured, label: 'lobe by lobe', tone: 'ink', dash: '3 3' },
             ]}
-            dots={measured.map((g, k) => ({ x: k + 1, y: g, label: `lobe ${k + 1}: ${formatQuantity(g, 'length')}` }))}
+            dots={measured.map((g, k) => ({ x: k + 1, y: g, label: `lobe ${k + 1}: ${showQuantity(g, 'length')}` }))}
             axes="lobe; gap, mm"
             height={160}
           />
         )}
         <Answer>
           {spread
-            ? `${formatQuantity(spread.spread, 'length')} apart. ${spread.lobe ? `Lobe ${spread.lobe}. ` : ''}${SPREAD[spread.says]}`
+            ? `${showQuantity(spread.spread, 'length')} apart. ${spread.lobe ? `Lobe ${spread.lobe}. ` : ''}${SPREAD[spread.says]}`
             : ''}
         </Answer>
       </Part>

@@ -1,4 +1,4 @@
-import { formatQuantity, NOTICED, roadVerdict, type House, type Noticed } from '@pondu/core';
+import { NOTICED, roadVerdict, type House, type Noticed } from '@pondu/core';
 import { useEffect, useState } from 'react';
 import type { StoredJob } from '../../api/types.ts';
 import { useDraft } from '../../draft/useDraft.ts';
@@ -7,6 +7,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { SCHOOL_OPTIONS } from '../../words/schools.ts';
 import { Answer, Care, FigureField, useFigure } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
+import { showQuantity } from '../../units/quantity.ts';
 
 const WORDS: Readonly<Record<Noticed, string>> = {
   knock: 'Knocks',
@@ -62,7 +63,7 @@ export function RoadBench({ stored, house }: { stored: StoredJob; house: House }
           {clock}
         </span>
         <span className="text-[17px]">
-          {last ? `Last round ${formatQuantity(last.degrees, 'angle')}` : 'No round yet'}
+          {last ? `Last round ${showQuantity(last.degrees, 'angle')}` : 'No round yet'}
         </span>
         <Button className="!min-h-16 text-lg" onClick={() => setStarted(started === null ? Date.now() : null)}>
           {started === null ? 'Set off' : 'Stop the clock'}
@@ -86,11 +87,11 @@ export function RoadBench({ stored, house }: { stored: StoredJob; house: House }
       </Button>
       <Answer>
         {verdict.keep !== undefined
-          ? `Keep ${formatQuantity(verdict.keep, 'angle')}: the highest that did not knock, a step below what did.`
+          ? `Keep ${showQuantity(verdict.keep, 'angle')}: the highest that did not knock, a step below what did.`
           : verdict.next?.do === 'earlier'
-            ? `Next round: ${formatQuantity(verdict.next.degrees, 'angle')}, earlier.`
+            ? `Next round: ${showQuantity(verdict.next.degrees, 'angle')}, earlier.`
             : verdict.next
-              ? `Next round: ${formatQuantity(verdict.next.degrees, 'angle')}, later.`
+              ? `Next round: ${showQuantity(verdict.next.degrees, 'angle')}, later.`
               : ''}
       </Answer>
       {sheet.rounds.length > 0 && (
@@ -106,7 +107,7 @@ export function RoadBench({ stored, house }: { stored: StoredJob; house: House }
             {sheet.rounds.map((r, k) => (
               <tr key={k} className="border-t border-rule">
                 <td>{k + 1}</td>
-                <td>{formatQuantity(r.degrees, 'angle')}</td>
+                <td>{showQuantity(r.degrees, 'angle')}</td>
                 <td>{r.noticed.map((n) => WORDS[n].toLowerCase()).join(', ') || 'nothing'}</td>
               </tr>
             ))}

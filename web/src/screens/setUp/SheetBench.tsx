@@ -1,4 +1,4 @@
-import { formatBand, formatQuantity, parseQuantity, type SettingView } from '@pondu/core';
+import type { SettingView } from '@pondu/core';
 import { useState } from 'react';
 import { toast } from 'sonner';
 import { useJobWrites } from '../../api/hooks.ts';
@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { example, failureWords } from '../../words/failures.ts';
+import { meant, showQuantity, showBand, readQuantity } from '../../units/quantity.ts';
 
 /** Found at, left at: every figure of this machine that is set. */
 export function SheetBench({ stored, settings }: { stored: StoredJob; settings: readonly SettingView[] }) {
@@ -46,8 +47,8 @@ function SettingRow({ setting, stored }: { setting: SettingView; stored: StoredJ
   const write = useJobWrites(stored);
 
   async function save() {
-    const readFound = found.trim() === '' ? undefined : parseQuantity(found, setting.dimension);
-    const readLeft = parseQuantity(left, setting.dimension);
+    const readFound = found.trim() === '' ? undefined : readQuantity(found, setting.dimension);
+    const readLeft = readQuantity(left, setting.dimension);
     const wrong: typeof errors = {};
     if (readFound && !readFound.ok) wrong.found = failureWords(readFound.failure);
     if (!readLeft.ok)
@@ -59,8 +60,8 @@ function SettingRow({ setting, stored }: { setting: SettingView; stored: StoredJ
         figure: setting.figure,
         foundAt: readFound?.value ?? null,
         leftAt: readLeft.value,
-        ...(readFound ? { foundTyped: found.trim() } : {}),
-        leftTyped: left.trim(),
+        ...(readFound ? { foundTyped: meant(found.trim(), setting.dimension) } : {}),
+        leftTyped: meant(left.trim(), setting.dimension),
         ...(warmth === 'unknown' ? {} : { warmth }),
         ...(using.trim() ? { with: using.trim() } : {}),
       });
@@ -76,17 +77,14 @@ function SettingRow({ setting, stored }: { setting: SettingView; stored: StoredJ
       <div className="flex flex-wrap justify-between gap-2">
         <h3 className="text-[17px]">{setting.label}</h3>
         <span>
-          {formatBand(setting.low, setting.high, setting.dimension)}{' '}
-          <span className="text-soft">({setting.source})</span>
+          {showBand(setting.low, setting.high, setting.dimension)} <span className="text-soft">({setting.source})</span>
         </span>
       </div>
       {last && (
         <p>
-          {last.foundAt !== null && (
-            <>Found at {last.foundTyped ?? formatQuantity(last.foundAt, setting.dimension)}, </>
-          )}
-          left at <b>{last.leftTyped ?? formatQuantity(last.leftAt, setting.dimension)}</b>
-          {last.leftTyped !== undefined && <> ({formatQuantity(last.leftAt, setting.dimension)})</>}{' '}
+          {last.foundAt !== null && <>Found at {last.foundTyped ?? showQuantity(last.foundAt, setting.dimension)}, </>}
+          left at <b>{last.leftTyped ?? showQuantity(last.leftAt, setting.dimension)}</b>
+          {last.leftTyped !== undefined && <> ({showQuantity(last.leftAt, setting.dimension)})</>}{' '}
           <span className={setting.within ? 'text-well' : 'font-semibold text-warn'}>
             {setting.within ? 'within the band' : 'outside the band'}
           </span>{' '}

@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/States.tsx';
+import { showBand, showQuantity } from '../../units/quantity.ts';
 
 const [FROM, TO] = [-40, 20];
 const [HEIGHT, LONG, SHORT] = [19, 9, 5];
@@ -16,7 +17,11 @@ export function TapePage() {
   usePageTitle('Timing tape');
   const across = Number(params.get('across'));
   if (!(across >= TAPE_RIM.least && across <= TAPE_RIM.most))
-    return <Empty title="A tape is drawn for rims of 40 to 600 mm across. Give the rim’s size on the set-up bench." />;
+    return (
+      <Empty
+        title={`A tape is drawn for rims of ${showBand(TAPE_RIM.least, TAPE_RIM.most, 'length')} across. Give the rim’s size on the set-up bench.`}
+      />
+    );
   const { marks, millimetres } = tapeOf(across, { from: FROM, to: TO });
   const strips = Array.from(
     { length: Math.ceil(millimetres / STRIP) },
@@ -25,7 +30,7 @@ export function TapePage() {
   return (
     <div className="m-4 grid gap-4 print:m-0">
       <div className="no-print flex flex-wrap items-center gap-4">
-        <h1 className="text-xl">Timing tape for a rim of {(1000 * across).toFixed(1)} mm</h1>
+        <h1 className="text-xl">Timing tape for a rim of {showQuantity(across, 'length', { significant: 4 })}</h1>
         <Button look="do" onClick={() => print()}>
           Print
         </Button>

@@ -1,4 +1,4 @@
-import { baseForTotal, formatQuantity, freeProbeId, lightProbe, type TimingCurve } from '@pondu/core';
+import { baseForTotal, freeProbeId, lightProbe, type TimingCurve } from '@pondu/core';
 import { toast } from 'sonner';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -11,6 +11,7 @@ import { percent } from '../../words/belief.ts';
 import { CurveDesign } from './CurveDesign.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
 import { turned } from './turned.ts';
+import { showQuantity } from '../../units/quantity.ts';
 
 const HOSES = [
   { value: 'off', label: 'Hose off' },
@@ -156,7 +157,7 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
         <FigureField
           label="Total wanted, degrees"
           figure={total}
-          hint={`The plate allows ${formatQuantity(timing.total.low, 'angle')} to ${formatQuantity(timing.total.high, 'angle')} fast.`}
+          hint={`The plate allows ${showQuantity(timing.total.low, 'angle')} to ${showQuantity(timing.total.high, 'angle')} fast.`}
         />
         <Answer>
           {total.value !== undefined && measured

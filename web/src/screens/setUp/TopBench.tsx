@@ -1,10 +1,11 @@
-import { degreesAtPiston, formatQuantity, rimMetres, TAPE_RIM, topFromStop } from '@pondu/core';
+import { degreesAtPiston, rimMetres, TAPE_RIM, topFromStop } from '@pondu/core';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
 import { turned } from './turned.ts';
 import { useSheet } from './useSheet.ts';
+import { labelled, showBand, showQuantity } from '../../units/quantity.ts';
 
 /** True top, the rim and its tape, and where the piston stands. */
 export function TopBench({ stored }: { stored: StoredJob }) {
@@ -67,15 +68,15 @@ function TrueTop({ stored }: { stored: StoredJob }) {
 }
 
 function Rim({ jobId }: { jobId: string }) {
-  const [wide, at] = [useFigure(`${jobId}.rim.wide`, 'length'), useFigure(`${jobId}.rim.at`, 'angle')];
+  const [wide, at] = [useFigure(`${jobId}.rim.wide`, 'length', { long: true }), useFigure(`${jobId}.rim.at`, 'angle')];
   const words =
     wide.value !== undefined && at.value !== undefined
-      ? `${formatQuantity(rimMetres(at.value, wide.value), 'length')} along the rim, measured on its curve.`
+      ? `${showQuantity(rimMetres(at.value, wide.value), 'length')} along the rim, measured on its curve.`
       : '';
   return (
     <Part title="Degrees on the rim" about="To lay out a mark where the pulley or flywheel has none.">
       <div className="grid grid-cols-2 gap-2">
-        <FigureField label="Pulley across, mm" figure={wide} />
+        <FigureField label={labelled('Pulley across', 'length', { long: true })} figure={wide} />
         <FigureField label="Degrees of the crank" figure={at} />
       </div>
       <Answer>{words}</Answer>
@@ -84,7 +85,7 @@ function Rim({ jobId }: { jobId: string }) {
           <LinkButton to={`/tape?across=${wide.value}`}>A tape for this rim, to print</LinkButton>
         ) : (
           <p role="alert" className="text-[14px] text-warn">
-            A tape is drawn for rims of 40 to 600 mm across.
+            A tape is drawn for rims of {showBand(TAPE_RIM.least, TAPE_RIM.most, 'length')} across.
           </p>
         ))}
     </Part>
@@ -92,8 +93,8 @@ function Rim({ jobId }: { jobId: string }) {
 }
 
 function PistonPlace({ jobId }: { jobId: string }) {
-  const stroke = useFigure(`${jobId}.piston.stroke`, 'length');
-  const rod = useFigure(`${jobId}.piston.rod`, 'length');
+  const stroke = useFigure(`${jobId}.piston.stroke`, 'length', { long: true });
+  const rod = useFigure(`${jobId}.piston.rod`, 'length', { long: true });
   const below = useFigure(`${jobId}.piston.below`, 'length');
   const given = stroke.value !== undefined && rod.value !== undefined && below.value !== undefined;
   const at = given ? degreesAtPiston(below.value!, stroke.value!, rod.value!) : undefined;
@@ -105,9 +106,9 @@ function PistonPlace({ jobId }: { jobId: string }) {
   return (
     <Part title="Piston’s place in degrees" about="Where a book gives the moment as a distance before top.">
       <div className="grid grid-cols-3 gap-2">
-        <FigureField label="Stroke, mm" figure={stroke} />
-        <FigureField label="Rod, mm" figure={rod} />
-        <FigureField label="Below top, mm" figure={below} />
+        <FigureField label={labelled('Stroke', 'length', { long: true })} figure={stroke} />
+        <FigureField label={labelled('Rod', 'length', { long: true })} figure={rod} />
+        <FigureField label={labelled('Below top', 'length')} figure={below} />
       </div>
       <Answer>{words}</Answer>
     </Part>

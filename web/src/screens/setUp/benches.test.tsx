@@ -74,13 +74,13 @@ describe('edge gap', () => {
 describe('jets for the height', () => {
   it('are reckoned from the machine’s own height, and a place that is none is said', async () => {
     shown(<JetsPart jobId="job-1" altitude={1500} />);
-    await fill('Main jet, mm', '1.4');
-    expect(statuses()).toBe('8 % richer there. Fit 1.35 mm.');
+    await fill('Main jet', '140');
+    expect(statuses()).toBe('8 % richer there. Fit 135 (1.35 mm).');
     await fill('It works at, m', '100');
     expect(statuses()).toBe('Leave the jets: nothing that shows.');
     await fill('It works at, m', '00');
     expect(statuses()).toBe('');
-    expect(screen.getByText(/^Metres above the sea, from −400 to 5000\.$/, { selector: 'p.text-warn' })).toBeTruthy();
+    expect(screen.getByText(/^Above the sea, from −400 m to 5000 m\.$/, { selector: 'p.text-warn' })).toBeTruthy();
   });
 });
 

@@ -1,12 +1,13 @@
-import { dwellFromShare, parseQuantity, type Dimension } from '@pondu/core';
+import { dwellFromShare, type Dimension, type Typing } from '@pondu/core';
 import { useDraft } from '../../draft/useDraft.ts';
 import { TextField } from '../../ui/Field.tsx';
 import { failureWords } from '../../words/failures.ts';
+import { readHeight, readQuantity } from '../../units/quantity.ts';
 
 /** One figure as it is typed, kept over a reload; a value once it can be read. */
-export function useFigure(key: string, dimension: Dimension) {
+export function useFigure(key: string, dimension: Dimension, typing?: Typing) {
   const [typed, setTyped, clear] = useDraft(key, '');
-  const read = typed.trim() === '' ? undefined : parseQuantity(typed, dimension);
+  const read = typed.trim() === '' ? undefined : readQuantity(typed, dimension, typing);
   return {
     typed,
     setTyped,
@@ -20,9 +21,33 @@ export type Figure = ReturnType<typeof useFigure>;
 /** A dwell as it is typed: in degrees, or in per cent of the turn that one of so many lobes takes. */
 export function useDwell(key: string, lobes: number): Figure {
   const figure = useFigure(key, 'angle');
-  const share = figure.error === undefined ? undefined : parseQuantity(figure.typed, 'share');
+  const share = figure.error === undefined ? undefined : readQuantity(figure.typed, 'share');
   return share?.ok && share.unit === '%'
     ? { ...figure, value: dwellFromShare(share.value, lobes), error: undefined }
+    : figure;
+}
+
+/** A height above the sea: a bare number is in metres or feet, as the shop goes. */
+export function useHeight(key: string): Figure {
+  const [typed, setTyped, clear] = useDraft(key, '');
+  const read = typed.trim() === '' ? undefined : readHeight(typed);
+  return {
+    typed,
+    setTyped,
+    clear,
+    value: read?.ok ? read.value : undefined,
+    error: read && !read.ok ? failureWords(read.failure) : undefined,
+  };
+}
+
+/** From so many on a bare number is stamped in hundredths of a millimetre: no jet has a bore of ten. */
+const STAMPED_FROM = 10;
+/** A jet as stamped (120) or by its bore (1.2, 1.2 mm, 47 thou). */
+export function useJet(key: string): Figure {
+  const figure = useFigure(key, 'length');
+  const bare = Number(figure.typed.trim().replace(',', '.'));
+  return figure.typed.trim() !== '' && bare >= STAMPED_FROM
+    ? { ...figure, value: bare * 1e-5, error: undefined }
     : figure;
 }
 
@@ -63,7 +88,7 @@ export function FigureField({ label, figure, hint, within }: FieldProps) {
 export function useFigures(key: string, dimension: Dimension) {
   const [typed, setTyped, clear] = useDraft(key, '');
   const parts = typed.trim() === '' ? [] : typed.trim().split(/[\s;]+/);
-  const read = parts.map((p) => parseQuantity(p, dimension));
+  const read = parts.map((p) => readQuantity(p, dimension));
   const bad = read.find((r) => !r.ok);
   return {
     typed,

@@ -6,6 +6,7 @@ import { FilesPanel } from './FilesPanel.tsx';
 import { HouseForm } from './HouseForm.tsx';
 import { JournalPanel } from './JournalPanel.tsx';
 import { RepairCosts } from './RepairCosts.tsx';
+import { UnitsPanel } from './UnitsPanel.tsx';
 
 export function ShopPage() {
   usePageTitle('Shop');
@@ -17,6 +18,7 @@ export function ShopPage() {
     <div className="grid gap-3 p-3 sm:p-5 lg:grid-cols-2">
       <HouseForm key={house.data.version} stored={house.data} onSaved={again} />
       <div className="grid content-start gap-3">
+        <UnitsPanel stored={house.data} onSaved={again} />
         <DevicesPanel />
         <FilesPanel />
       </div>

@@ -1,4 +1,3 @@
-import { formatBand } from '@pondu/core';
 import { ArrowLeft, Radio } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -13,6 +12,7 @@ import { inputOf } from '../job/jobInput.ts';
 import { draftKeyOf } from '../job/useReadingEntry.ts';
 import { tone } from './tone.ts';
 import { useSimulatedMeter } from './useSimulatedMeter.ts';
+import { showBand } from '../../units/quantity.ts';
 
 /** A machine that is somebody's secret: the same for as long as the browser keeps the number. */
 function seedOf(jobId: string): number {
@@ -85,7 +85,7 @@ export function YardPage() {
         )}
         {check.dimension && well && well.openShare < 1 && (
           <p className="mt-2 text-xl text-soft sm:text-2xl">
-            when well {formatBand(well.low, well.high, check.dimension)}
+            when well {showBand(well.low, well.high, check.dimension)}
           </p>
         )}
         {held.lost && (
