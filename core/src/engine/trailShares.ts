@@ -16,9 +16,14 @@ export const USUAL_SHARES: Readonly<Record<TrailName, number>> = {
   stop: 1,
 };
 
-/** Share of each trail before any complaint; sum 1. */
+/** What a shop weighs with nothing is rare there; nothing is impossible. */
+const LEAST_SHARE = 1e-3;
+
+/** Share of each trail before any complaint; sum 1, and none is nothing. */
 export function trailShares(house: Pick<House, 'trails'>): Readonly<Record<TrailName, number>> {
   const weight = (trail: TrailName) => house.trails[trail] ?? USUAL_SHARES[trail];
   const total = TRAIL_NAMES.reduce((sum, t) => sum + weight(t), 0) || 1;
-  return Object.fromEntries(TRAIL_NAMES.map((t) => [t, weight(t) / total])) as Record<TrailName, number>;
+  const shares = TRAIL_NAMES.map((t) => Math.max(LEAST_SHARE, weight(t) / total));
+  const all = shares.reduce((sum, s) => sum + s, 0);
+  return Object.fromEntries(TRAIL_NAMES.map((t, k) => [t, shares[k]! / all])) as Record<TrailName, number>;
 }
