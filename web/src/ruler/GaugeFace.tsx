@@ -1,8 +1,8 @@
-import type { Landing, Ruler } from '@pondu/core';
+import { fromSi, unitBySymbol, type Landing, type Ruler } from '@pondu/core';
 import { scaleLinear } from 'd3-scale';
 import { arc } from 'd3-shape';
 import { Choice } from '../ui/Choice.tsx';
-import { GAUGE_UNITS, type GaugeUnit } from './gaugeUnit.ts';
+import { GAUGE_UNITS, showsVacuum, type GaugeUnit } from './gaugeUnit.ts';
 import { showQuantity } from '../units/quantity.ts';
 
 const OPTIONS = GAUGE_UNITS.map((u) => ({ value: u, label: u }));
@@ -32,7 +32,10 @@ export function GaugeFace({
   const suspects = ruler.suspects.filter((s) => finite(s.low) && finite(s.high)).slice(0, SHOWN);
   const ends = [ruler.well, ...suspects].flatMap((l) => [l.low, l.high]).filter(finite);
   const all = [0, ...ends, ...(reading !== undefined && finite(reading) ? [reading] : [])];
-  const angle = scaleLinear([Math.min(...all), Math.max(...all)], [FROM, TO]).nice(6);
+  // Marks stand at round figures of the unit that is shown.
+  const own = unitBySymbol(unit);
+  const round = scaleLinear([fromSi(Math.min(...all), own), fromSi(Math.max(...all), own)], [FROM, TO]).nice(6);
+  const angle = (pascals: number) => round(fromSi(pascals, own));
   const said = (v: number) => showQuantity(v, 'pressure', { unit });
   const words = (l: Landing) => `${said(l.low)} to ${said(l.high)}`;
   const label = [
@@ -57,15 +60,15 @@ export function GaugeFace({
             fill="var(--lost)"
           />
         ))}
-        {angle.ticks(6).map((t) => {
-          const [x1, y1] = at(RADIUS, angle(t));
-          const [x2, y2] = at(RADIUS + 5, angle(t));
-          const [x, y] = at(RADIUS + 16, angle(t));
+        {round.ticks(6).map((t) => {
+          const [x1, y1] = at(RADIUS, round(t));
+          const [x2, y2] = at(RADIUS + 5, round(t));
+          const [x, y] = at(RADIUS + 16, round(t));
           return (
             <g key={t}>
               <line x1={x1} y1={y1} x2={x2} y2={y2} stroke="var(--ink)" strokeWidth="1.5" />
               <text x={x} y={y + 4} textAnchor="middle" fontSize="10.5" fill="var(--soft)">
-                {said(t).split(' ')[0]}
+                {String(t).replace('-', '−')}
               </text>
             </g>
           );
@@ -89,7 +92,9 @@ export function GaugeFace({
       <div className="grid gap-2">
         <Choice label="Gauge in" value={unit} options={OPTIONS} onChange={setUnit} />
         <p className="text-[13px] text-soft">
-          A bare number is in this unit; others with theirs, such as 3 psi. Below nothing is vacuum.
+          {showsVacuum(ruler)
+            ? 'A bare number is vacuum in this unit, no minus needed; others with theirs, such as 18 inHg.'
+            : 'A bare number is in this unit; others with theirs, such as 3 psi. Below nothing is vacuum.'}
         </p>
       </div>
     </div>

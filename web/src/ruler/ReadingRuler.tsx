@@ -2,7 +2,8 @@ import { standsStill, toRuler, type Landing, type Ruler } from '@pondu/core';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { labelPlace, type LabelPlace, type Span } from './labels.ts';
 import { rulerScale } from './scale.ts';
-import { showQuantity, showBand } from '../units/quantity.ts';
+import { showsVacuum } from './gaugeUnit.ts';
+import { bareSymbol, showQuantity, showBand } from '../units/quantity.ts';
 
 const ROW = 24;
 const TOP = 30;
@@ -63,6 +64,9 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
   });
   const { rows, height } = stacked(bars);
   const summary = `When well ${inWords(ruler.well, ruler)}. ${whole.suspects.map((s) => `${s.label}: ${inWords(s, ruler)}`).join('. ')}.`;
+  // A vacuum's ruler is in one unit to its end, also where that is nothing.
+  const unit = showsVacuum(ruler) ? bareSymbol(dimension, { below: true }) : undefined;
+  const tickWords = (t: number) => showQuantity(t, dimension, { significant: 2, ...(unit ? { unit } : {}) });
   return (
     <div ref={box} className="overflow-x-clip">
       <svg
@@ -81,7 +85,7 @@ export function ReadingRuler({ ruler: whole, reading }: { ruler: Ruler; reading:
               fontSize="12.5"
               fill="var(--soft)"
             >
-              {showQuantity(t, dimension, { significant: 2 })}
+              {tickWords(t)}
             </text>
           </g>
         ))}

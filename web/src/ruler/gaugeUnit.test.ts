@@ -10,6 +10,15 @@ describe('a figure typed for a gauge', () => {
     expect(inGaugeUnit('eighteen', 'psi')).toBe('eighteen');
     expect(inGaugeUnit('', 'psi')).toBe('');
   });
+  it('on a vacuum gauge needs no minus; a plus is pressure', () => {
+    expect(inGaugeUnit('18', 'inHg', true)).toBe('−18 inHg');
+    expect(inGaugeUnit('18 inHg', 'kPa', true)).toBe('−18 inHg');
+    expect(inGaugeUnit('-18', 'inHg', true)).toBe('-18 inHg');
+    expect(inGaugeUnit('−60', 'kPa', true)).toBe('−60 kPa');
+    expect(inGaugeUnit('+2', 'psi', true)).toBe('+2 psi');
+    expect(inGaugeUnit('0', 'inHg', true)).toBe('0 inHg');
+    expect(inGaugeUnit('', 'inHg', true)).toBe('');
+  });
   it.each([
     ['kPa', 10, 10e3],
     ['bar', 10, 1e6],

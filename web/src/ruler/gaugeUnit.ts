@@ -13,9 +13,15 @@ export function useGaugeUnit(below: boolean): [GaugeUnit, (unit: GaugeUnit) => v
 }
 
 const BARE = /^\s*[-+−]?[\d.,]+\s*$/;
-/** A bare number for a gauge is in the unit that its face shows; said with it, so that the log keeps what was meant. */
-export const inGaugeUnit = (typed: string, unit: GaugeUnit): string =>
-  BARE.test(typed) ? `${typed.trim()} ${unit}` : typed;
+const UNSIGNED = /^\s*[\d.,]/;
+/**
+ * A bare number for a gauge is in the unit that its face shows; said with it, so that the log keeps what was meant. A
+ * vacuum gauge shows how far below the air outside it is, and nobody says minus: `below` puts it there, a plus keeps it off.
+ */
+export function inGaugeUnit(typed: string, unit: GaugeUnit, below = false): string {
+  const signed = below && UNSIGNED.test(typed) && !/^\s*[0.,]*\s*$/.test(typed) ? `−${typed.trim()}` : typed;
+  return BARE.test(signed) ? `${signed.trim()} ${unit}` : signed;
+}
 
 /** Whether a gauge shows vacuum: below the air outside when all is well. */
 export const showsVacuum = (ruler: Ruler | undefined): boolean =>

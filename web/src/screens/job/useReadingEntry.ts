@@ -79,9 +79,9 @@ function parse(check: CheckView | undefined, typed: string): { value?: ReadingVa
 }
 
 /** What is typed with the unit that a bare number is meant in, which is kept with it. */
-const saidOf = (check: CheckView | undefined, typed: string, gaugeUnit: GaugeUnit): string => {
+const saidOf = (check: CheckView | undefined, typed: string, gaugeUnit: GaugeUnit, below: boolean): string => {
   if (!check || check.dimension === null) return typed;
-  return check.dimension === 'pressure' ? inGaugeUnit(typed, gaugeUnit) : meant(typed, check.dimension);
+  return check.dimension === 'pressure' ? inGaugeUnit(typed, gaugeUnit, below) : meant(typed, check.dimension);
 };
 
 /** One reading on its way in: the draft, what it would change, the saving, and everything that can go wrong with it. */
@@ -111,7 +111,7 @@ export function useReadingEntry({
 
   const check = free?.check ?? model.data?.checks.find((c) => c.check.id === checkId)?.check;
   const probe = free?.probe;
-  const said = saidOf(check, typed, gaugeUnit);
+  const said = saidOf(check, typed, gaugeUnit, below);
   const { value, error } = parse(check, said);
   const own = problem?.key === draftKey + typed ? problem : undefined;
 

@@ -30,7 +30,7 @@ export function GaugePicture({
   const [typed, setTyped] = useDraft(`${stored.id}.gauge`, '');
   const [also, setAlso] = useState<readonly string[]>([]);
   const ruler = useRuler(input, check, also);
-  const read = typed.trim() === '' ? undefined : readQuantity(inGaugeUnit(typed, unit), 'pressure');
+  const read = typed.trim() === '' ? undefined : readQuantity(inGaugeUnit(typed, unit, true), 'pressure');
   const needle = read?.ok ? read.value : undefined;
   if (ruler.error) return <Failed error={ruler.error} />;
   if (!ruler.data) return <Loading what="Working out what the gauge should say" />;

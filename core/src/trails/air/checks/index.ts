@@ -33,8 +33,7 @@ const measured: CheckMaker = (machine) =>
           station: GASKET,
           label: 'Vacuum gauge, idling',
           touch: 'Gauge on a tap below the throttle.',
-          watch:
-            'Steady, well over fifty kilopascals at sea level. Low and steady: leak or late spark; swaying: mixture.',
+          watch: 'A steady needle. Low and steady: a leak or a late spark; swaying: mixture.',
           instrument: 'pressure gauge',
           probe: { kind: 'figure', value: (scene) => -idleVacuum(scene) },
           needs: [GASKET],
