@@ -56,7 +56,16 @@ export {
 export { advanceAt, designCurve, type Advance, type CurveDesign, type Unfit } from './setup/curveDesign.ts';
 export { edgeAt, type EdgeGap, type EdgeRead, type EdgeRow } from './setup/edgeGap.ts';
 export { tapeOf, TAPE_RIM, type Tape } from './setup/tape.ts';
-export { NOTICED, ROAD_STEP, roadVerdict, SCHOOLS, type Noticed, type Round, type School } from './setup/roadTest.ts';
+export {
+  NOTICED,
+  ROAD_STEP,
+  roadLimit,
+  roadVerdict,
+  SCHOOLS,
+  type Noticed,
+  type Round,
+  type School,
+} from './setup/roadTest.ts';
 export { before, balanceOfCarburettors, orderOfWork, type Step, type StepId } from './setup/carburettors.ts';
 export { BELT_METRES, chargeSays, CUTS_OUT_AMPS, cutIn, setPoint, type ChargeSays } from './setup/chargeSet.ts';
 export { drainHunt, REST_ALLOWED, type DrainHunt, type Pulled } from './setup/drainHunt.ts';

@@ -6,7 +6,7 @@ import { chargeSays, cutIn, setPoint } from './chargeSet.ts';
 import { generalTorque, inchArea, INCH_THREADS, metricArea, METRIC_PITCH, PROOF } from './fasteners.ts';
 import { readCap, readOrder, swapBehind, towersOf } from './leadMap.ts';
 import { condenserBy, dwellAcross, lobesOf } from './lobes.ts';
-import { roadVerdict, type Round } from './roadTest.ts';
+import { roadLimit, roadVerdict, type Round } from './roadTest.ts';
 import { tapeOf } from './tape.ts';
 import { machine } from '../__tests__/machines.ts';
 import { FUELLED } from '../__tests__/fuelMachines.ts';
@@ -120,11 +120,23 @@ describe('road test', () => {
       knocks: 12,
       keep: 10,
     });
-    expect(roadVerdict(rounds([8], [11], [12, 'knock'])).keep).toBe(10);
+    // Ten was never driven: of those that were, eight lies a step below.
+    expect(roadVerdict(rounds([8], [11], [12, 'knock'])).keep).toBe(8);
+    expect(roadVerdict(rounds([8], [10], [11, 'knock'])).keep).toBe(8);
+    // None that was tried is low enough: that one is tried next.
+    expect(roadVerdict(rounds([10], [11, 'knock']))).toMatchObject({
+      keep: undefined,
+      next: { do: 'later', degrees: 9 },
+    });
   });
   it('one that knocks at once goes later, and a later round at the same figure stands', () => {
     expect(roadVerdict(rounds([10, 'kicks back'])).next).toEqual({ do: 'later', degrees: 8 });
     expect(roadVerdict(rounds([10, 'knock'], [10])).clean).toBe(10);
+  });
+  it('is a figure of the curve as well: ten at idle and twenty-two by the weights are thirty-two', () => {
+    const weights = { fullRpm: 2600, span: 22 };
+    expect(roadLimit(rounds([8], [10, 'knock']), weights)).toEqual({ rpm: 2600, degrees: 32 });
+    expect(roadLimit(rounds([8]), weights)).toBeUndefined();
   });
   it('hesitation and surge alone are no knock', () => {
     expect(roadVerdict(rounds([6, 'hesitation', 'surge'])).knocks).toBeUndefined();
@@ -140,7 +152,11 @@ describe('road test', () => {
     fc.assert(
       fc.property(any, (tried) => {
         const { keep, knocks } = roadVerdict(tried as Round[]);
-        if (keep !== undefined && knocks !== undefined) expect(keep).toBeLessThanOrEqual(knocks - 2);
+        if (keep === undefined || knocks === undefined) return;
+        expect(keep).toBeLessThanOrEqual(knocks - 2);
+        const last = (tried as Round[]).findLast((r) => r.degrees === keep);
+        expect(last?.noticed).not.toContain('knock');
+        expect(last).toBeDefined();
       }),
     );
   });

@@ -55,7 +55,9 @@ describe('a curve to be had of weights and springs', () => {
   it('says which figure it runs into: where it knocked, idle, nothing to gain, speeds crossed', () => {
     const codes = (base: number, total: number, startRpm: number, fullRpm: number) =>
       designCurve(NOW, { base, total, startRpm, fullRpm }, [{ rpm: 2000, degrees: 24 }], 800).unfit.map((u) => u.code);
+    // At 2000 it would have 22: the very step below 24 that is fit.
     expect(codes(10, 34, 1200, 2800)).toEqual([]);
+    expect(codes(11, 35, 1200, 2800)).toEqual(['over-limit']);
     expect(codes(10, 34, 1000, 2200)).toEqual(['over-limit']);
     expect(codes(10, 34, 700, 2800)).toContain('starts-under-idle');
     expect(codes(34, 30, 1200, 2800)).toContain('no-span');

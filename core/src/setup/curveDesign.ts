@@ -1,3 +1,4 @@
+import { ROAD_STEP } from './roadTest.ts';
 import { swungAt } from '../trails/timing/advance.ts';
 
 /** An advance by weights and springs, degrees of the crank and rev/min of the crank. */
@@ -9,7 +10,7 @@ export interface Advance {
   readonly span: number;
 }
 
-/** A figure that the engine bore on the road: no more than this at that speed. */
+/** A figure at which it knocked, at that speed: a step less is the most that is fit. */
 export interface Limit {
   readonly rpm: number;
   readonly degrees: number;
@@ -18,7 +19,7 @@ export interface Limit {
 export type Unfit =
   /** The two figures leave nothing, or the speeds stand the wrong way round. */
   | { readonly code: 'no-span' | 'speeds-crossed' }
-  /** More than a figure at which it knocked, at that speed. */
+  /** Not a step below a figure at which it knocked, at that speed. */
   | { readonly code: 'over-limit'; readonly limit: Limit; readonly degrees: number }
   /** It would begin under idle, so that idle itself hunts with the advance. */
   | { readonly code: 'starts-under-idle'; readonly idleRpm: number };
@@ -59,7 +60,7 @@ export function designCurve(
   if (wanted.startRpm < idleRpm) unfit.push({ code: 'starts-under-idle', idleRpm });
   for (const limit of limits) {
     const degrees = advanceAt(wish.base, wanted, limit.rpm);
-    if (degrees > limit.degrees) unfit.push({ code: 'over-limit', limit, degrees });
+    if (degrees > limit.degrees - ROAD_STEP) unfit.push({ code: 'over-limit', limit, degrees });
   }
   return {
     wanted,

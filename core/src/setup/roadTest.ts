@@ -19,7 +19,7 @@ export interface RoadVerdict {
   readonly clean: number | undefined;
   /** The lowest that did. */
   readonly knocks: number | undefined;
-  /** What to keep: the highest clean one with a step back, once a higher one has knocked. */
+  /** What to keep once one has knocked: the highest that was tried clean, a step or more below it. */
   readonly keep: number | undefined;
   readonly next: { readonly do: 'earlier' | 'later' | 'keep'; readonly degrees: number } | undefined;
 }
@@ -28,6 +28,18 @@ export interface RoadVerdict {
 const EARLY: ReadonlySet<Noticed> = new Set<Noticed>(['knock', 'kicks back', 'hot start slow']);
 /** A round's step, and the step back for hotter days and poorer fuel; degrees, by the trade's usage. */
 export const ROAD_STEP = 2;
+
+/**
+ * Where it knocked on the road, as a figure of its curve: set so at idle, it had as much more with its weights all out.
+ * Undefined while nothing knocked.
+ */
+export function roadLimit(
+  rounds: readonly Round[],
+  weights: { readonly fullRpm: number; readonly span: number },
+): { readonly rpm: number; readonly degrees: number } | undefined {
+  const { knocks } = roadVerdict(rounds);
+  return knocks === undefined ? undefined : { rpm: weights.fullRpm, degrees: knocks + weights.span };
+}
 
 /** The rounds of a road test, judged together. Later rounds at the same figure stand. */
 export function roadVerdict(rounds: readonly Round[]): RoadVerdict {
@@ -46,7 +58,10 @@ export function roadVerdict(rounds: readonly Round[]): RoadVerdict {
     };
   if (knocks === undefined)
     return { clean, knocks, keep: undefined, next: { do: 'earlier', degrees: clean + ROAD_STEP } };
-  const keep = Math.min(clean, knocks - ROAD_STEP);
+  const below = good.map(([d]) => d).filter((d) => d <= knocks - ROAD_STEP);
+  // Nothing is kept that nobody drove with.
+  if (below.length === 0) return { clean, knocks, keep: undefined, next: { do: 'later', degrees: knocks - ROAD_STEP } };
+  const keep = Math.max(...below);
   return { clean, knocks, keep, next: { do: 'keep', degrees: keep } };
 }
 

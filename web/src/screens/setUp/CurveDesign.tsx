@@ -1,4 +1,13 @@
-import { advanceAt, designCurve, type CurveDesign as Design, type TimingCurve, type Unfit } from '@pondu/core';
+import {
+  advanceAt,
+  designCurve,
+  ROAD_STEP,
+  roadLimit,
+  type CurveDesign as Design,
+  type Round,
+  type TimingCurve,
+  type Unfit,
+} from '@pondu/core';
 import { Chart } from '../../chart/Chart.tsx';
 import { Answer, FigureField, Part, useFigure } from './figure.tsx';
 
@@ -8,20 +17,24 @@ interface Props {
   draft: string;
   timing: TimingCurve;
   weights: NonNullable<TimingCurve['weights']>;
+  /** What was driven, on the road bench. */
+  rounds: readonly Round[];
 }
 
 /** A curve of one's own: from the figures wanted to stop and springs, held against where it knocked. */
-export function CurveDesign({ draft, timing, weights: { now, idleRpm } }: Props) {
+export function CurveDesign({ draft, timing, weights: { now, idleRpm }, rounds }: Props) {
   const base = useFigure(`${draft}.base`, 'angle');
   const total = useFigure(`${draft}.total`, 'angle');
   const start = useFigure(`${draft}.start`, 'speed');
   const full = useFigure(`${draft}.full`, 'speed');
   const [knockRpm, knockAt] = [useFigure(`${draft}.knockRpm`, 'speed'), useFigure(`${draft}.knockAt`, 'angle')];
   const [b, t, s, f] = [base.value, total.value, start.value, full.value];
-  const limits =
+  const driven = roadLimit(rounds, now);
+  const typed =
     knockRpm.value !== undefined && knockAt.value !== undefined
       ? [{ rpm: knockRpm.value, degrees: knockAt.value }]
       : [];
+  const limits = [...(driven ? [driven] : []), ...typed];
   const design =
     b !== undefined && t !== undefined && s !== undefined && f !== undefined
       ? designCurve(now, { base: b, total: t, startRpm: s, fullRpm: f }, limits, idleRpm)
@@ -37,9 +50,15 @@ export function CurveDesign({ draft, timing, weights: { now, idleRpm } }: Props)
         <FigureField label="All of it, degrees" figure={total} />
         <FigureField label="Begins at, rev/min" figure={start} />
         <FigureField label="All in at, rev/min" figure={full} />
-        <FigureField label="It knocked at, rev/min" figure={knockRpm} hint="From the road test, if it did." />
+        <FigureField label="It knocked at, rev/min" figure={knockRpm} hint="Beside what the road test says." />
         <FigureField label="With so many degrees" figure={knockAt} />
       </div>
+      {driven && (
+        <p className="text-[15px]">
+          From the road test: it knocked set so that it has {degrees(driven.degrees)} with its weights all out, at{' '}
+          {driven.rpm.toFixed(0)} rev/min. A step below that is the most.
+        </p>
+      )}
       {design && (
         <>
           <Chart
@@ -97,6 +116,6 @@ function unfitWords(u: Unfit): string {
     case 'starts-under-idle':
       return `It idles at about ${u.idleRpm.toFixed(0)} rev/min: begun below that, the idle hunts with the advance.`;
     case 'over-limit':
-      return `At ${u.limit.rpm} rev/min it would have ${u.degrees.toFixed(0)}°, and knocked with ${u.limit.degrees}°: later all in, or less of it.`;
+      return `At ${u.limit.rpm} rev/min it would have ${u.degrees.toFixed(0)}°, and knocked with ${u.limit.degrees.toFixed(0)}°: stay a step of ${ROAD_STEP}° below, later all in or less of it.`;
   }
 }

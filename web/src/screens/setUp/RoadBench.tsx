@@ -87,7 +87,7 @@ export function RoadBench({ stored, house }: { stored: StoredJob; house: House }
       </Button>
       <Answer>
         {verdict.keep !== undefined
-          ? `Keep ${showQuantity(verdict.keep, 'angle')}: the highest that did not knock, a step below what did.`
+          ? `Keep ${showQuantity(verdict.keep, 'angle')}: the highest that was driven clean, a step or more below what knocked.`
           : verdict.next?.do === 'earlier'
             ? `Next round: ${showQuantity(verdict.next.degrees, 'angle')}, earlier.`
             : verdict.next

@@ -1,4 +1,4 @@
-import { baseForTotal, freeProbeId, lightProbe, type TimingCurve } from '@pondu/core';
+import { baseForTotal, freeProbeId, lightProbe, sheetOf, type TimingCurve } from '@pondu/core';
 import { toast } from 'sonner';
 import { useJobWrites } from '../../api/hooks.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -167,7 +167,14 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
               : ''}
         </Answer>
       </Part>
-      {timing.weights && <CurveDesign draft={`${key}.design`} timing={timing} weights={timing.weights} />}
+      {timing.weights && (
+        <CurveDesign
+          draft={`${key}.design`}
+          timing={timing}
+          weights={timing.weights}
+          rounds={sheetOf(stored.events, 'road')?.rounds ?? []}
+        />
+      )}
       {taps && (
         <Part title="Which tap for the pod" about="By this machine’s plates, idling, warm.">
           <p>
