@@ -126,7 +126,7 @@ describe('a machine’s book', () => {
     expect(book.adapted).toHaveLength(1);
   });
   it('the kit has what a six asks for, and what was only cleaned or is temporary', () => {
-    const count = (what: string) => book.kit.find((k) => k.what === what && k.why === 'fit-out')?.count;
+    const count = (what: string) => book.kit.find((k) => k.what === what)?.count;
     expect([count('Plugs'), count('Points'), count('Condenser'), count('Rotor arm'), count('Distributor cap')]).toEqual(
       [6, 1, 1, 1, 1],
     );
@@ -134,6 +134,20 @@ describe('a machine’s book', () => {
     expect(worn.some((w) => /condenser/i.test(w))).toBe(true);
     expect(worn.some((w) => /points/i.test(w))).toBe(true);
     expect(worn.some((w) => /coil|ballast/i.test(w))).toBe(false);
+  });
+  it('each kind stands in the kit once, with its number, its gap by the plate and what it was left at', () => {
+    const names = book.kit.map((k) => k.what);
+    expect(new Set(names).size).toBe(names.length);
+    const points = book.kit.find((k) => k.what === 'Points')!;
+    expect(points).toMatchObject({
+      count: 1,
+      why: 'found worn',
+      set: { low: 0.33e-3, high: 0.43e-3, leftAt: 0.38e-3 },
+    });
+    const bought = job('c', '2023-05-01T08:00:00Z', [done('condenser.replace', { partNumber: 'CD 7', money: 4 })]);
+    const { kit } = bookView(tracer, machine(), house, [...jobs, bought], NOW);
+    expect(kit.find((k) => k.what === 'Condenser')).toMatchObject({ number: 'CD 7', why: 'found worn' });
+    expect(kit.find((k) => k.what === 'Plugs')?.number).toBeUndefined();
   });
 });
 

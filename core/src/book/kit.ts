@@ -1,4 +1,6 @@
+import type { Dimension } from '../quantity/index.ts';
 import type { House } from '../schema/house.ts';
+import type { PartInstance } from '../machine/part.ts';
 import type { JobEvent } from '../schema/job.ts';
 import type { Model } from '../tracing/model.ts';
 
@@ -8,8 +10,17 @@ export interface KitLine {
   /** Each, in the shop's money. */
   readonly money: number;
   readonly why: 'fit-out' | 'found worn';
-  /** What it is set to, or says of itself: from the machine's own plate. */
+  /** What was done in place of renewing it, and when. */
   readonly note: string;
+  /** The number under which it was bought last; undefined where nobody wrote one down. */
+  readonly number?: string;
+  /** What it is set to by the machine's plate, and what it was left at last. */
+  readonly set?: {
+    readonly low: number;
+    readonly high: number;
+    readonly dimension: Dimension;
+    readonly leftAt?: number;
+  };
 }
 
 /** Parts that a tune-up renews, by the name of their kind, where the machine has them. */
@@ -27,41 +38,64 @@ const RENEWED: readonly { readonly kind: string; readonly what: string }[] = [
   { kind: 'belt', what: 'Belt' },
 ];
 
+const renewedAs = (part: PartInstance): string | undefined => RENEWED.find((r) => r.kind === part.kind.kind)?.what;
+
 /**
  * What to have at hand before a tune-up: what the fit-out asks for, and what earlier jobs cleaned, bypassed or made do
- * with instead of renewing. `jobs` are the machine's, oldest first.
+ * with instead of renewing, each kind once. `jobs` are the machine's, oldest first.
  */
 export function tuneUpKit(model: Model, house: House, jobs: readonly (readonly JobEvent[])[]): KitLine[] {
+  const events = jobs.flat();
   const lines = new Map<string, KitLine>();
   for (const part of model.machine.parts) {
-    const renewed = RENEWED.find((r) => r.kind === part.kind.kind);
-    if (!renewed) continue;
-    const known = lines.get(renewed.what);
-    lines.set(renewed.what, {
-      what: renewed.what,
+    const what = renewedAs(part);
+    if (what === undefined) continue;
+    const known = lines.get(what);
+    lines.set(what, {
+      what,
       count: (known?.count ?? 0) + 1,
       money: known?.money ?? dearest(model, house, part.id),
       why: 'fit-out',
       note: '',
+      ...(known?.number === undefined ? numberOf(model, events, part.id) : { number: known.number }),
+      ...(known?.set ? { set: known.set } : settingOf(model, events, part.id)),
     });
   }
-  const lasting = new Map<string, JobEvent & { type: 'fix' }>();
-  for (const e of jobs.flat()) if (e.type === 'fix') lasting.set(partOf(model, e.fix.repairId) ?? e.fix.id, e);
-  const worn = [...lasting.values()].flatMap(({ fix }): KitLine[] => {
-    const repair = model.repairs.get(fix.repairId);
+  const lasting = new Map<string, Fix>();
+  for (const e of events) if (e.type === 'fix') lasting.set(partOf(model, e.fix.repairId)?.id ?? e.fix.id, e.fix);
+  for (const fix of lasting.values()) {
+    const part = partOf(model, fix.repairId);
     const madeDo = fix.temporary || fix.how === 'cleaned' || fix.how === 'bypassed';
-    if (!repair || !madeDo) return [];
-    return [
-      {
-        what: repair.part.label,
-        count: 1,
-        money: dearest(model, house, repair.part.id),
-        why: 'found worn',
-        note: `${fix.temporary ? 'temporary' : fix.how}, ${fix.at.slice(0, 10)}`,
-      },
-    ];
-  });
-  return [...lines.values(), ...worn];
+    if (!part || !madeDo) continue;
+    const what = renewedAs(part) ?? part.label;
+    const note = `${fix.temporary ? 'temporary' : fix.how}, ${fix.at.slice(0, 10)}`;
+    const known = lines.get(what);
+    lines.set(what, {
+      ...(known ?? { what, count: 1, money: dearest(model, house, part.id), ...numberOf(model, events, part.id) }),
+      why: 'found worn',
+      note: known?.note ? `${known.note}; ${note}` : note,
+    });
+  }
+  return [...lines.values()];
+}
+type Fix = (JobEvent & { type: 'fix' })['fix'];
+
+/** The number of the part that was fitted last. */
+function numberOf(model: Model, events: readonly JobEvent[], partId: string): Pick<KitLine, 'number'> {
+  const last = events.findLast(
+    (e) => e.type === 'fix' && e.fix.partNumber !== undefined && partOf(model, e.fix.repairId)?.id === partId,
+  );
+  return last?.type === 'fix' && last.fix.partNumber ? { number: last.fix.partNumber } : {};
+}
+/** The figure that is set on it, and what it was left at last. */
+function settingOf(model: Model, events: readonly JobEvent[], partId: string): Pick<KitLine, 'set'> {
+  const plate = [...model.plates.values()].find((p) => p.part.id === partId && p.spec.setAs !== undefined);
+  if (!plate) return {};
+  const { low, high, spec } = plate;
+  const last = events.findLast((e) => e.type === 'setting' && e.setting.figure === plate.id);
+  return {
+    set: { low, high, dimension: spec.dimension, ...(last?.type === 'setting' ? { leftAt: last.setting.leftAt } : {}) },
+  };
 }
 /** To renew a part is the dearest of its repairs. */
 const dearest = ({ repairs }: Model, house: House, partId: string): number =>
@@ -69,4 +103,4 @@ const dearest = ({ repairs }: Model, house: House, partId: string): number =>
     0,
     ...[...repairs.values()].filter((r) => r.part.id === partId).map((r) => house.repairs[r.id]?.money ?? r.money),
   );
-const partOf = (model: Model, repairId: string): string | undefined => model.repairs.get(repairId)?.part.id;
+const partOf = (model: Model, repairId: string): PartInstance | undefined => model.repairs.get(repairId)?.part;

@@ -233,6 +233,9 @@ describe('carburettors', () => {
   });
   it('of two by their vacuum, the one that holds less stands open wider; by flow, the other way round', () => {
     expect(balanceOfCarburettors([62, 50], 'vacuum').turn).toEqual(['open', 'close']);
+    // The same gauge with its minus written, and with it forgotten once.
+    expect(balanceOfCarburettors([-62, -50], 'vacuum')).toEqual(balanceOfCarburettors([62, 50], 'vacuum'));
+    expect(balanceOfCarburettors([-62, 50], 'vacuum').turn).toEqual(['open', 'close']);
     expect(balanceOfCarburettors([8, 6], 'flow').turn).toEqual(['close', 'open']);
     expect(balanceOfCarburettors([60, 61], 'vacuum')).toMatchObject({ alike: true, turn: ['leave', 'leave'] });
   });

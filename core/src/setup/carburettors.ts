@@ -97,7 +97,9 @@ export interface Balance {
 const ALIKE = 0.04;
 
 /** Vacuum or flow of each carburettor at one idle, any unit; `shows` says which of the two the gauge does. */
-export function balanceOfCarburettors(read: readonly number[], shows: 'vacuum' | 'flow'): Balance {
+export function balanceOfCarburettors(typed: readonly number[], shows: 'vacuum' | 'flow'): Balance {
+  // By amount: some write a vacuum with its minus, some without.
+  const read = typed.map(Math.abs);
   const mean = read.reduce((a, b) => a + b, 0) / read.length;
   const spread = (Math.max(...read) - Math.min(...read)) / mean;
   const turn = read.map((v) => {

@@ -118,10 +118,14 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
     const now = query(req, schemas.conditionsQuerySchema);
     res.json(await compute.run('trace', { ...(await ofJob(req)), now }, leaving(res)));
   });
-  /** The first screen's trace, ruler and model, if they have been worked out already. */
+  /** The first screen's trace, ruler and model; nothing where they have not been worked out yet. */
   routes.get('/:id/ahead', async (req, res) => {
     const found = await aheadOfJob(store, id(req));
-    if (!found) throw new Problem(404, 'not-yet', 'It has not been worked out yet.');
+    // Nothing yet is no mistake: a browser writes every 404 into its console as an error.
+    if (!found) {
+      await machineIdOf(store, id(req));
+      return void res.status(204).end();
+    }
     res.json({ stand: found.stand, packed: found.ahead });
   });
   routes.get('/:id/checks/:checkId/ruler', async (req, res) => {

@@ -26,15 +26,16 @@ export function useAhead(jobId: string, stand: string | undefined, input: JobInp
     if (!input || !machine || stand === undefined || asked.has(machine)) return;
     asked.add(machine);
     const put = (key: readonly unknown[], value: unknown) => mutate(JSON.stringify(key), value, { revalidate: false });
-    void call<Sent>('GET', `/jobs/${jobId}/ahead`)
-      .then(async ({ stand: of, packed }) => {
-        if (of !== stand) return;
-        const ahead = unpacked(packed);
+    void call<Sent | undefined>('GET', `/jobs/${jobId}/ahead`)
+      .then(async (sent) => {
+        // Not worked out yet: the worker's own answer comes.
+        if (sent?.stand !== stand || !sent) return;
+        const ahead = unpacked(sent.packed);
         await put(keys.model(input.machine, input.house), ahead.model);
         if (ahead.ruler) await put(keys.ruler(input, ahead.ruler.check.id), ahead.ruler);
         await put(keys.trace(input, ahead.now), ahead.trace);
       })
-      // Not worked out yet, or no signal: the worker's own answer comes.
+      // No signal: likewise.
       .catch(() => undefined);
   }, [input, jobId, machine, mutate, stand]);
 }

@@ -1,4 +1,4 @@
-import type { BookView, FittedPart, Wired } from '@pondu/core';
+import type { BookView, FittedPart, KitLine, Wired } from '@pondu/core';
 import { format } from 'date-fns';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -6,6 +6,7 @@ import { Folded } from '../../ui/Folded.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { complaintWords } from '../../words/complaint.ts';
 import { Adapted, FixLine } from './Adapted.tsx';
+import { showBand, showQuantity } from '../../units/quantity.ts';
 import { moneyWords } from '../../words/belief.ts';
 
 interface Props {
@@ -116,7 +117,8 @@ export function BookPanel({ book, ways, currency }: Props) {
               <li key={i} className="flex gap-3 border-t border-rule py-1">
                 <span className="w-8">{k.count}</span>
                 <span className="grow">
-                  {k.what} {k.note && <span className="text-soft">({k.note})</span>}
+                  {k.what} {k.number && <b>{k.number}</b>} {k.note && <span className="text-soft">({k.note})</span>}
+                  {k.set && <span className="text-soft"> {settingWords(k.set)}</span>}
                 </span>
                 <span className={k.why === 'found worn' ? 'text-warn' : 'text-soft'}>{k.why}</span>
                 <span className="w-20 text-right">{moneyWords(k.count * k.money, currency)}</span>
@@ -128,6 +130,10 @@ export function BookPanel({ book, ways, currency }: Props) {
     </section>
   );
 }
+
+/** What it is set to, and what it was left at last. */
+const settingWords = ({ low, high, dimension, leftAt }: NonNullable<KitLine['set']>): string =>
+  `set to ${showBand(low, high, dimension)}${leftAt === undefined ? '' : `, last left at ${showQuantity(leftAt, dimension)}`}`;
 
 const Fixes = ({ fixes }: { fixes: readonly FittedPart[] }) => (
   <ul className="text-[15px]">
