@@ -60,6 +60,20 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
     all: z.boolean().default(false),
   }),
   z.object({
+    kind: z.literal('battery'),
+    celsius: figure,
+    /** What a hydrometer showed of each cell, in their order. */
+    cells: z.array(z.number().min(1).max(1.4)).max(12),
+    restVolts: figure.optional(),
+  }),
+  /** The moment with the engine standing: where its points part, degrees of the crank before top as the mark shows it. */
+  z.object({
+    kind: z.literal('static'),
+    way: z.enum(['lamp', 'ohmmeter', 'paper']),
+    shown: figure,
+    wanted: figure.optional(),
+  }),
+  z.object({
     kind: z.literal('charging'),
     celsius: figure,
     holds: figure.optional(),

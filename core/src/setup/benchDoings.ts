@@ -15,6 +15,7 @@ export const BENCH_IDS = [
   'oil',
   'charging',
   'drain',
+  'battery',
   'fasteners',
 ] as const;
 export type BenchId = (typeof BENCH_IDS)[number];
@@ -33,6 +34,7 @@ const DOES: Readonly<Record<BenchId, readonly Doing[]>> = {
   oil: ['opens fuel'],
   charging: ['runs', 'charges', 'works at the battery'],
   drain: ['works at the battery'],
+  battery: ['works at the battery', 'charges'],
   fasteners: [],
 };
 /** On an engine whose pack stands under its flywheel, at every bench about its ignition. */

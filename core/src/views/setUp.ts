@@ -29,6 +29,9 @@ export interface SetUpView {
   /** Of a magneto with points; null of others. */
   edge: EdgeGap | null;
   charges: boolean;
+  battery: boolean;
+  /** What is turned to move the moment at which its points part; null without points. */
+  parts: 'distributor' | 'plate' | null;
   /** Whether oil is mixed into its fuel. */
   oiled: boolean;
   carburettors: number;
@@ -69,6 +72,8 @@ export function setUpView(tracer: Tracer, events: readonly JobEvent[]): SetUpVie
     points: pointsPlate(tracer),
     edge: edgeGap(model),
     charges: fit.charge !== undefined,
+    battery: machine.partById.has('battery'),
+    parts: !pointsPlate(tracer) ? null : fit.spark === 'battery-points' ? 'distributor' : 'plate',
     oiled: fit.fuel?.mixed === true,
     carburettors: fit.fuel && fit.air ? fit.fuel.carburettors : 0,
     steps: fit.fuel && fit.air ? orderOfWork(fit) : [],

@@ -13,6 +13,9 @@ const mm = (metres: number): string => showQuantity(metres, 'length');
 const volts = (v: number): string => showQuantity(v, 'voltage');
 const degrees = (v: number): string => `${v.toFixed(1)}°`;
 
+/** What the moment is found with. */
+export const STATIC_WITH = { lamp: 'test lamp', ohmmeter: 'ohmmeter', paper: 'a strip of thin paper' } as const;
+
 const LOST = {
   none: [],
   moving: ['Wear at the moving contact.'],
@@ -78,6 +81,27 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
         lines: [
           `${showQuantity(body.restAmps, 'current')} at rest`,
           ...body.pulled.map((p) => `${p.circuit} out: ${showQuantity(p.amps, 'current')}`),
+        ],
+      };
+    case 'battery':
+      return {
+        title: 'Battery',
+        with: body.cells.length ? 'hydrometer, voltmeter' : 'voltmeter',
+        lines: [
+          ...(body.cells.length
+            ? [
+                `Cells ${body.cells.map((c) => c.toFixed(3)).join(', ')} at ${showQuantity(Math.round(body.celsius), 'temperature')}`,
+              ]
+            : []),
+          ...(body.restVolts === undefined ? [] : [`${volts(body.restVolts)} at rest`]),
+        ],
+      };
+    case 'static':
+      return {
+        title: 'Timing, engine standing',
+        with: STATIC_WITH[body.way],
+        lines: [
+          `Points part ${degrees(body.shown)} before the mark${body.wanted === undefined ? '' : `, wanted ${degrees(body.wanted)}`}`,
         ],
       };
     case 'charging':

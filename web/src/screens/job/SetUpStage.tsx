@@ -5,6 +5,7 @@ import { useModel, useSetUp, useSparkBench } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { CarburettorBench } from '../setUp/CarburettorBench.tsx';
+import { BatteryBench } from '../setUp/BatteryBench.tsx';
 import { ChargingBench } from '../setUp/ChargingBench.tsx';
 import { DrainBench } from '../setUp/DrainBench.tsx';
 import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
@@ -76,7 +77,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
         ]
       : []),
     ...(view.edge ? [{ id: 'edge', label: 'Edge gap', shown: <EdgeBench jobId={stored.id} edge={view.edge} /> }] : []),
-    { id: 'top', label: 'Top, rim, piston', shown: <TopBench stored={stored} /> },
+    { id: 'top', label: 'Top, rim, piston', shown: <TopBench stored={stored} parts={view.parts} markOff={view.timing?.markOff ?? 0} /> },
     ...(view.carburettors > 0
       ? [
           {
@@ -104,6 +105,15 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
             id: 'drain',
             label: 'Drain at rest',
             shown: <DrainBench stored={stored} machine={machine} ampHours={model.data?.balance?.ampHours} />,
+          },
+        ]
+      : []),
+    ...(view.battery
+      ? [
+          {
+            id: 'battery',
+            label: 'Battery and wires',
+            shown: <BatteryBench stored={stored} machine={machine} ampHours={model.data?.balance?.ampHours} />,
           },
         ]
       : []),

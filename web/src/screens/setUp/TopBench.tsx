@@ -1,20 +1,29 @@
-import { degreesAtPiston, rimMetres, TAPE_RIM, topFromStop } from '@pondu/core';
+import { degreesAtPiston, rimMetres, TAPE_RIM, topFromStop, type SetUpView } from '@pondu/core';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { StaticPart } from './StaticPart.tsx';
 import { turned } from './turned.ts';
 import { useSheet } from './useSheet.ts';
 import { labelled, showBand, showQuantity } from '../../units/quantity.ts';
 
-/** True top, the rim and its tape, and where the piston stands. */
-export function TopBench({ stored }: { stored: StoredJob }) {
+interface Props {
+  stored: StoredJob;
+  /** What moves the moment at which its points part; null without points. */
+  parts: SetUpView['parts'];
+  markOff: number;
+}
+
+/** True top, the rim and its tape, where the piston stands, and the moment with the engine standing. */
+export function TopBench({ stored, parts, markOff }: Props) {
   const jobId = stored.id;
   return (
     <div className="grid gap-5 sm:grid-cols-2">
       <TrueTop stored={stored} />
       <Rim jobId={jobId} />
       <PistonPlace jobId={jobId} />
+      {parts && <StaticPart stored={stored} parts={parts} markOff={markOff} />}
     </div>
   );
 }

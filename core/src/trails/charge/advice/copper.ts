@@ -2,8 +2,9 @@
 const WIRES_MM2 = [0.5, 0.75, 1, 1.5, 2.5, 4, 6, 10, 16, 25] as const;
 const FUSES_AMPS = [1, 2, 3, 5, 7.5, 10, 15, 20, 25, 30, 40, 50, 60, 80] as const;
 
-/** Copper at 70 °C, ohms times square millimetres by metre: 0.0172 at 20 °C and 0.39 % a kelvin [9]. */
-const COPPER = 0.0172 * (1 + 0.0039 * 50);
+/** Copper at 20 °C, ohms times square millimetres by metre; at 70 °C by 0.39 % a kelvin more [9]. */
+export const COPPER_COLD = 0.0172;
+const COPPER = COPPER_COLD * (1 + 0.0039 * 50);
 /** What a single wire of each size carries all day in a loom by a warm engine, amperes; judgement, on the safe side. */
 const CARRIES = [5, 7, 10, 14, 20, 28, 37, 52, 70, 92] as const;
 /** Share of the nominal volts that may be lost on the way there and back, as in boats for what matters most [8]. */
