@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { TestServer } from '../../e2e/server.ts';
 import { wrongWith } from '../../server/src/store/backups.ts';
 import { ask, BENCH_COMPLAINT, BENCH_MACHINE, quantile, rounded } from './client.ts';
-import { photo, sendPhoto } from './photos.ts';
+import { photo, sayPhoto, sendPicture } from './photos.ts';
 
 export interface Killing {
   rounds: number;
@@ -81,8 +81,9 @@ export async function killing(rounds: number, clients: number): Promise<Killing>
           const bytes = await photo(SIDE);
           // One job takes so many photos and no more.
           const job = jobs[round % clients]!;
-          const { status } = await sendPhoto(url, job, `photo-${id}`, bytes);
-          if (status === 201) photos.set(`${job}/pictures/photo-${id}`, sha256(bytes));
+          const sent = await sendPicture(url, job, `photo-${id}`, bytes);
+          if (sent.status === 201 && (await sayPhoto(url, job, `photo-${id}`)).status === 201)
+            photos.set(`${job}/pictures/photo-${id}`, sha256(bytes));
           continue;
         }
         if (n === 2 && i === 1) {

@@ -13,6 +13,7 @@ import { lanHosts, loopbackOnly, ownAddresses } from './door/origin.ts';
 import { ShopKey } from './door/shopKey.ts';
 import { trustApp } from './door/trustPage.ts';
 import { clearImports } from './files/import.ts';
+import { setStopping } from './http/stopping.ts';
 import { endStreams } from './http/stream.ts';
 import { loadFolder } from './loadFolder.ts';
 import { dropLoosePictures } from './store/pictures.ts';
@@ -128,6 +129,7 @@ function listen(on: Server, wanted: number): Promise<number> {
 /** Finishes what is being written, then goes; streams and idle connections are not waited for. */
 async function stop(): Promise<void> {
   setTimeout(() => process.exit(1), 8000).unref();
+  setStopping(true);
   const closed = servers.map((s) => new Promise((done) => s.close(done)));
   endStreams();
   for (const s of servers) s.closeIdleConnections();

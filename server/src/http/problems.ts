@@ -3,6 +3,7 @@ import { UniqueConstraintError } from 'sequelize';
 import { ZodError } from 'zod';
 import { codeOf } from './codeOf.ts';
 import { fieldsOf, invalid, Problem } from './problem.ts';
+import { isStopping } from './stopping.ts';
 
 function send(res: Response, status: number, code: string, title: string, facts: object = {}): void {
   res
@@ -41,6 +42,9 @@ export const problems: ErrorRequestHandler = (error: unknown, req, res, next) =>
   const known =
     typeof status === 'number' && status >= 400 && status < 500 ? (REFUSED[status] ?? REFUSED[400]!) : undefined;
   if (known) return send(res, status as number, ...known);
+  // A thread or a file that was closed under it: the page keeps it and sends it again.
+  if (isStopping())
+    return send(res, 503, 'stopping', 'Pondu is being stopped here. Nothing was changed; try again when it is back.');
   req.log.error({ err: error }, 'unexpected');
   return send(res, 500, 'unexpected', 'Something went wrong here. What you typed is kept in your browser; try again.');
 };
