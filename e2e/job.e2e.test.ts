@@ -19,12 +19,13 @@ describe('from complaint to card', () => {
     await sees(page, 'Which machine');
     await tabTo(page, 'Blue estate');
     await arrowTo(page, 'Orchard tractor');
-    await tabTo(page, 'Cranks, will not fire');
-    await page.keyboard.press('Space');
-    await tabTo(page, 'All the time');
-    await page.keyboard.press('Space');
     await tabTo(page, 'In the owner’s words');
     await page.keyboard.type('Turns over well and does nothing.');
+    // What it sounds like is proposed, and chosen by one key.
+    await tabTo(page, 'Cranks, will not fire');
+    await page.keyboard.press('Enter');
+    await tabTo(page, 'All the time');
+    await page.keyboard.press('Space');
     await tabTo(page, 'Open the job');
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => location.pathname.endsWith('/look'));

@@ -144,6 +144,29 @@ describe('what is entered', () => {
     expect(sent[1]!.body['id']).toBe(sent[0]!.body['id']);
     vi.useRealTimers();
   });
+  it('on another tab of this browser goes up from here, and is shown here until it has', async () => {
+    answers = ok;
+    const there: Entry = {
+      id: 'there',
+      seq: 1,
+      at: new Date().toISOString(),
+      jobId: 'job-1',
+      method: 'POST',
+      path: '/readings',
+      body: { checkId: 'battery-rest', typed: '11.9' },
+      version: 3,
+      state: 'waiting',
+      why: '',
+      code: '',
+    };
+    await (await keep()).putEntry(there);
+    await outbox.load();
+    expect(outbox.entries.map((e) => e.id)).toEqual(['there']);
+    await outbox.flush();
+    expect(sent.map((x) => x.body['id'])).toEqual(['there']);
+    expect(outbox.entries).toEqual([]);
+    expect(await (await keep()).entries()).toEqual([]);
+  });
   it('stops at the first that finds no answer, and loses none', async () => {
     link.state = 'gone';
     for (const typed of ['1', '2', '3']) await enter(typed);

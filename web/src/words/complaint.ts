@@ -26,6 +26,47 @@ export const SYMPTOMS: readonly { value: Complaint['symptom']; label: string; he
   { value: 'will-not-stop', label: 'Will not stop', help: 'Key off or stop pulled, and it keeps running.' },
   { value: 'flat-overnight', label: 'Flat overnight', help: 'The battery is flat after standing.' },
 ];
+/** By what the engine does; complete by type. */
+type Group = 'turn' | 'fire' | 'run' | 'charge' | 'stop';
+const GROUP_OF: Readonly<Record<Complaint['symptom'], Group>> = {
+  'no-fire': 'fire',
+  'hard-start': 'fire',
+  floods: 'fire',
+  dies: 'run',
+  stalls: 'run',
+  misses: 'run',
+  'no-pull': 'run',
+  'no-idle': 'run',
+  'idle-wrong': 'run',
+  'cold-runs': 'run',
+  knocks: 'run',
+  'crank-nothing': 'turn',
+  'crank-click': 'turn',
+  'crank-chatter': 'turn',
+  'crank-grinds': 'turn',
+  'crank-slow': 'turn',
+  'crank-free': 'turn',
+  'crank-stays': 'turn',
+  'kicks-back': 'turn',
+  'no-charge': 'charge',
+  overcharge: 'charge',
+  'lamp-wrong': 'charge',
+  'flat-overnight': 'charge',
+  'will-not-stop': 'stop',
+};
+const GROUP_LABELS: Readonly<Record<Group, string>> = {
+  fire: 'It turns, and will not fire',
+  turn: 'It does not turn as it should',
+  run: 'It runs badly',
+  charge: 'Battery and charging',
+  stop: 'It will not stop',
+};
+/** Symptoms in the order in which one would look for them. */
+export const SYMPTOM_GROUPS = (Object.keys(GROUP_LABELS) as Group[]).map((group) => ({
+  label: GROUP_LABELS[group],
+  options: SYMPTOMS.filter((s) => GROUP_OF[s.value] === group),
+}));
+
 export const PATTERNS: readonly { value: Complaint['pattern']; label: string; help: string }[] = [
   { value: 'constant', label: 'All the time', help: 'It does it now.' },
   { value: 'hot', label: 'When hot', help: 'Cold it is well.' },

@@ -33,6 +33,16 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
     /0\.2 A at rest; Clock out: 20 mA/,
   ],
   [
+    { kind: 'battery', celsius: 20, cells: [1.26, 1.255, 1.14], restVolts: 6.1 },
+    'Battery',
+    /Cells 1\.260, 1\.255, 1\.140 at 20 °C; 6\.1 V at rest/,
+  ],
+  [
+    { kind: 'static', way: 'lamp', shown: 8, wanted: 10 },
+    'Timing, engine standing',
+    /Points part 8\.0° before the mark, wanted 10\.0°/,
+  ],
+  [
     { kind: 'charging', celsius: 25, holds: 14.2, beltMetres: 0.012 },
     'Charging',
     /Holds 14\.2 V at 25 °C; Belt gives 12 mm/,
@@ -61,7 +71,7 @@ describe('what a bench took down', () => {
     expect(benchesOf(events).map((b) => b.lines)).toEqual([['The mark stands 4.0° before true top.']]);
     const book = takenDown([
       { id: 'a', events },
-      { id: 'b', events: [taken(SHEETS[6]![0], 20), top(68, 11)] },
+      { id: 'b', events: [taken(SHEETS.at(-1)![0], 20), top(68, 11)] },
     ]);
     expect(book.map((t) => [t.title, t.jobId, t.at])).toEqual([
       ['Charging', 'b', at(20)],

@@ -14,7 +14,7 @@ const volts = (v: number): string => showQuantity(v, 'voltage');
 const degrees = (v: number): string => `${v.toFixed(1)}°`;
 
 /** What the moment is found with. */
-export const STATIC_WITH = { lamp: 'test lamp', ohmmeter: 'ohmmeter', paper: 'a strip of thin paper' } as const;
+const STATIC_WITH = { lamp: 'test lamp', ohmmeter: 'ohmmeter', paper: 'a strip of thin paper' } as const;
 
 const LOST = {
   none: [],

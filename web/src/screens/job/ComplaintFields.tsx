@@ -1,8 +1,10 @@
 import type { Complaint, Station } from '@pondu/core';
+import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField, TextArea, TextField } from '../../ui/Field.tsx';
 import { RecentWorkFields } from './RecentWorkFields.tsx';
-import { HAPPENED, PATTERNS, SYMPTOMS } from '../../words/complaint.ts';
+import { HAPPENED, PATTERNS, SYMPTOM_GROUPS, SYMPTOMS } from '../../words/complaint.ts';
+import { heardIn } from '../../words/heard.ts';
 
 export type ComplaintDraft = Omit<Complaint, 'symptom' | 'pattern'> & {
   symptom: Complaint['symptom'] | '';
@@ -30,18 +32,37 @@ export function ComplaintFields({
   stations?: readonly Pick<Station, 'id' | 'label'>[];
 }) {
   const set = (part: Partial<ComplaintDraft>) => onChange({ ...value, ...part });
+  // What is chosen already is not proposed.
+  const heard = SYMPTOMS.filter((s) => s.value !== value.symptom && heardIn(value.words).includes(s.value));
   return (
     <div className="grid gap-4">
-      <div>
-        <Choice
-          label="What it does"
-          columns="grid-cols-2 lg:grid-cols-3"
-          value={value.symptom}
-          options={SYMPTOMS}
-          onChange={(symptom) => set({ symptom })}
-        />
-        {errors['symptom'] && <FieldNote text={errors['symptom']} />}
+      <div className="grid gap-2">
+        <TextArea label="In the owner’s words" value={value.words} onChange={(e) => set({ words: e.target.value })} />
+        {heard.length > 0 && (
+          <div role="group" aria-label="Sounds like" className="flex flex-wrap items-center gap-2">
+            <span className="tag">Sounds like</span>
+            {heard.map((s) => (
+              <Button key={s.value} onClick={() => set({ symptom: s.value })}>
+                {s.label}
+              </Button>
+            ))}
+          </div>
+        )}
       </div>
+      <fieldset className="grid gap-3">
+        <legend className="sr-only">What it does</legend>
+        {SYMPTOM_GROUPS.map((g) => (
+          <Choice
+            key={g.label}
+            label={g.label}
+            columns="grid-cols-2 lg:grid-cols-3"
+            value={value.symptom}
+            options={g.options}
+            onChange={(symptom) => set({ symptom })}
+          />
+        ))}
+        {errors['symptom'] && <FieldNote text={errors['symptom']} />}
+      </fieldset>
       <div className="max-w-sm">
         <SelectField
           label="And also"
@@ -77,7 +98,6 @@ export function ComplaintFields({
           </label>
         ))}
       </fieldset>
-      <TextArea label="In the owner’s words" value={value.words} onChange={(e) => set({ words: e.target.value })} />
       <div className="grid gap-4 sm:grid-cols-2">
         <TextField label="Since when" value={value.since} onChange={(e) => set({ since: e.target.value })} />
         <TextField
