@@ -77,7 +77,11 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
         ]
       : []),
     ...(view.edge ? [{ id: 'edge', label: 'Edge gap', shown: <EdgeBench jobId={stored.id} edge={view.edge} /> }] : []),
-    { id: 'top', label: 'Top, rim, piston', shown: <TopBench stored={stored} parts={view.parts} markOff={view.timing?.markOff ?? 0} /> },
+    {
+      id: 'top',
+      label: 'Top, rim, piston',
+      shown: <TopBench stored={stored} parts={view.parts} markOff={view.timing?.markOff ?? 0} />,
+    },
     ...(view.carburettors > 0
       ? [
           {
