@@ -182,6 +182,7 @@ describe('in the shop’s network, by https and the shop key', () => {
     await page.setOfflineMode(true);
     await page.goto(`${url}/new`);
     await sees(page, 'Which machine');
+    await page.locator('::-p-xpath(//button[starts-with(., "Show ")])').click();
     for (const text of ['Orchard tractor', 'Misses', 'When wet'])
       await page.locator(`::-p-xpath(//button[@role="radio"][contains(., "${text}")])`).click();
     await click(page, 'button', 'Open the job');

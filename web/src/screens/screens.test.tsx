@@ -349,7 +349,9 @@ describe('a new job', () => {
                   ],
                   next: null,
                 }
-              : { id: 'machine-1', version: 1, updatedAt: '', awayAt: null, machine },
+              : url.includes('/jobs?')
+                ? { rows: [], next: null }
+                : { id: 'machine-1', version: 1, updatedAt: '', awayAt: null, machine },
           },
     );
     render(<Around>{<NewJobPage />}</Around>);

@@ -1,7 +1,7 @@
 import type { Complaint } from '@pondu/core';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { useHouse, useMachine, useMachineRows } from '../../api/hooks.ts';
+import { useHouse, useJobRows, useMachine, useMachineRows } from '../../api/hooks.ts';
 import { openJob } from '../../api/newJob.ts';
 import { problemOf } from '../../api/problem.ts';
 import type { StoredMachine } from '../../api/types.ts';
@@ -15,6 +15,9 @@ import { useModel } from '../../tracer/useTracer.ts';
 import { ComplaintFields, emptyComplaint } from '../job/ComplaintFields.tsx';
 import { MachineForm } from '../machines/MachineForm.tsx';
 
+/** So many machines are to be seen at once; the others are found by their names, or all of them shown. */
+const AT_FIRST = 8;
+
 /** A machine comes in: which one, what it does, and when. */
 export function NewJobPage() {
   usePageTitle('New job');
@@ -26,6 +29,8 @@ export function NewJobPage() {
     complaint: emptyComplaint,
   });
   const [adding, setAdding] = useState(false);
+  const [all, setAll] = useState(false);
+  const seen = useJobRows({ stage: 'any' });
   const [errors, setErrors] = useState<Record<string, string>>({});
   const go = useNavigate();
   const picked = useMachine(draft.machineId || undefined);
@@ -36,7 +41,13 @@ export function NewJobPage() {
   const found = machines.data.rows.flatMap(({ id, machine }) => (machine ? [{ id, machine }] : []));
   // One chosen before stays in sight, whatever is looked for now.
   const elsewhere = picked.data && !found.some((m) => m.id === picked.data!.id) ? [picked.data] : [];
-  const shown = [...elsewhere, ...found];
+  // Those that were worked on last come first; what was never here stands behind, by its name.
+  const places = new Map([...(seen.data?.rows ?? [])].reverse().map((r, k) => [r.machineId, k + 1]));
+  const byLast = [...found].sort((a, b) => (places.get(b.id) ?? 0) - (places.get(a.id) ?? 0));
+  const chosen = byLast.filter((m) => m.id === draft.machineId);
+  const first = all || q ? byLast : byLast.slice(0, AT_FIRST);
+  const shown = [...elsewhere, ...chosen.filter((m) => !first.includes(m)), ...first];
+  const hidden = byLast.length - shown.length;
   const known = shown.some((m) => m.id === draft.machineId);
 
   async function open() {
@@ -64,7 +75,7 @@ export function NewJobPage() {
     <div className="mx-auto grid max-w-3xl gap-4 p-3 sm:p-5">
       <h1 className="text-2xl">New job</h1>
       <section className="card grid gap-3 p-4" aria-label="Machine">
-        {(machines.data.next !== null || q) && <SearchField label="Search machines" onSearch={setQ} />}
+        <SearchField label="Search machines" onSearch={setQ} />
         <Choice
           label="Which machine"
           columns="sm:grid-cols-2"
@@ -76,6 +87,11 @@ export function NewJobPage() {
           }))}
           onChange={(machineId) => setDraft({ ...draft, machineId })}
         />
+        {hidden > 0 && (
+          <Button look="quiet" className="justify-self-start" onClick={() => setAll(true)}>
+            {`Show ${hidden} more`}
+          </Button>
+        )}
         {errors['machine'] && (
           <p role="alert" className="font-medium text-danger">
             {errors['machine']}
