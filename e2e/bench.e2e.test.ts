@@ -84,7 +84,8 @@ describe('the setting bench', () => {
     await page.waitForFunction(() => document.body.innerText.includes('Written down.'));
     await fill(page, 'Pulley across, mm', '150 mm');
     await click(page, 'link', 'A tape for this rim, to print');
-    await sees(page, 'Timing tape for a rim of 150.0 mm');
+    await sees(page, 'Timing tape for a rim of 150 mm');
+    await sees(page, 'rim 150 mm across, 40° before top to 20° after');
     expect(await axe(page)).toEqual([]);
     await page.emulateMediaType('print');
     const millimetres = await page.$eval('#check-line', (l) => (l.getBoundingClientRect().width / 96) * 25.4);

@@ -80,7 +80,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
     {
       id: 'top',
       label: 'Top, rim, piston',
-      shown: <TopBench stored={stored} parts={view.parts} markOff={view.timing?.markOff ?? 0} />,
+      shown: <TopBench stored={stored} machine={machine.name} parts={view.parts} markOff={view.timing?.markOff ?? 0} />,
     },
     ...(view.carburettors > 0
       ? [

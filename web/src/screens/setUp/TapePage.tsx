@@ -2,10 +2,13 @@ import { tapeOf, TAPE_RIM } from '@pondu/core';
 import { useSearchParams } from 'react-router';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Button } from '../../ui/Button.tsx';
+import { TextField } from '../../ui/Field.tsx';
 import { Empty } from '../../ui/States.tsx';
 import { showBand, showQuantity } from '../../units/quantity.ts';
 
-const [FROM, TO] = [-40, 20];
+/** What a tape usually spans, and the most that is printed either way; degrees. */
+const [BEFORE, AFTER, MOST] = [40, 20, 180];
+const MARK_EVERY = 2;
 const [HEIGHT, LONG, SHORT] = [19, 9, 5];
 /** So much of a sheet is used across, mm; a longer tape goes on in the next strip. */
 const STRIP = 180;
@@ -13,7 +16,7 @@ const CHECK_MM = 100;
 
 /** A timing tape at true scale with a line to check it by; printed at 100 %. */
 export function TapePage() {
-  const [params] = useSearchParams();
+  const [params, setParams] = useSearchParams();
   usePageTitle('Timing tape');
   const across = Number(params.get('across'));
   if (!(across >= TAPE_RIM.least && across <= TAPE_RIM.most))
@@ -22,7 +25,19 @@ export function TapePage() {
         title={`A tape is drawn for rims of ${showBand(TAPE_RIM.least, TAPE_RIM.most, 'length')} across. Give the rim’s size on the set-up bench.`}
       />
     );
-  const { marks, millimetres } = tapeOf(across, { from: FROM, to: TO });
+  const before = span(params.get('before'), BEFORE);
+  const after = span(params.get('after'), AFTER);
+  const machine = params.get('machine') ?? '';
+  const { marks, millimetres } = tapeOf(across, { from: -before, to: after });
+  const set = (side: 'before' | 'after', text: string) =>
+    setParams(
+      (old) => {
+        const next = new URLSearchParams(old);
+        next.set(side, text);
+        return next;
+      },
+      { replace: true },
+    );
   const strips = Array.from(
     { length: Math.ceil(millimetres / STRIP) },
     (_v, k) => [k * STRIP, Math.min(millimetres, (k + 1) * STRIP)] as const,
@@ -31,6 +46,18 @@ export function TapePage() {
     <div className="m-4 grid gap-4 print:m-0">
       <div className="no-print flex flex-wrap items-center gap-4">
         <h1 className="text-xl">Timing tape for a rim of {showQuantity(across, 'length', { significant: 4 })}</h1>
+        <TextField
+          label="Degrees before top"
+          inputMode="numeric"
+          value={params.get('before') ?? String(BEFORE)}
+          onChange={(e) => set('before', e.target.value)}
+        />
+        <TextField
+          label="Degrees after top"
+          inputMode="numeric"
+          value={params.get('after') ?? String(AFTER)}
+          onChange={(e) => set('after', e.target.value)}
+        />
         <Button look="do" onClick={() => print()}>
           Print
         </Button>
@@ -39,6 +66,15 @@ export function TapePage() {
           mark, early side the way the rim turns.
         </p>
       </div>
+      <p>
+        {[
+          machine,
+          `rim ${showQuantity(across, 'length', { significant: 4 })} across`,
+          `${before}° before top to ${after}° after`,
+        ]
+          .filter(Boolean)
+          .join(', ')}
+      </p>
       <svg
         role="img"
         aria-label="Check line, 100 mm"
@@ -58,7 +94,7 @@ export function TapePage() {
         <svg
           key={from}
           role="img"
-          aria-label={`Tape from ${(from / millimetres) * (TO - FROM) + FROM} degrees`}
+          aria-label={`Tape from ${((from / millimetres) * (before + after) - before).toFixed(0)} degrees`}
           width={`${to - from + 6}mm`}
           height={`${HEIGHT + 2}mm`}
           viewBox={`-3 -1 ${to - from + 6} ${HEIGHT + 2}`}
@@ -98,4 +134,11 @@ export function TapePage() {
       ))}
     </div>
   );
+}
+
+/** Whole marks, one at least; what cannot be read is what is usual. */
+function span(text: string | null, usual: number): number {
+  const typed = text === null || text.trim() === '' ? usual : Number(text);
+  const marks = Number.isFinite(typed) ? Math.round(typed / MARK_EVERY) : usual / MARK_EVERY;
+  return MARK_EVERY * Math.min(MOST / MARK_EVERY, Math.max(1, marks));
 }

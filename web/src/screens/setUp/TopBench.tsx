@@ -10,18 +10,20 @@ import { labelled, showBand, showQuantity } from '../../units/quantity.ts';
 
 interface Props {
   stored: StoredJob;
+  /** Its name, for what is printed. */
+  machine: string;
   /** What moves the moment at which its points part; null without points. */
   parts: SetUpView['parts'];
   markOff: number;
 }
 
 /** True top, the rim and its tape, where the piston stands, and the moment with the engine standing. */
-export function TopBench({ stored, parts, markOff }: Props) {
+export function TopBench({ stored, machine, parts, markOff }: Props) {
   const jobId = stored.id;
   return (
     <div className="grid gap-5 sm:grid-cols-2">
       <TrueTop stored={stored} />
-      <Rim jobId={jobId} />
+      <Rim jobId={jobId} machine={machine} />
       <PistonPlace jobId={jobId} />
       {parts && <StaticPart stored={stored} parts={parts} markOff={markOff} />}
     </div>
@@ -76,7 +78,7 @@ function TrueTop({ stored }: { stored: StoredJob }) {
   );
 }
 
-function Rim({ jobId }: { jobId: string }) {
+function Rim({ jobId, machine }: { jobId: string; machine: string }) {
   const [wide, at] = [useFigure(`${jobId}.rim.wide`, 'length', { long: true }), useFigure(`${jobId}.rim.at`, 'angle')];
   const words =
     wide.value !== undefined && at.value !== undefined
@@ -91,7 +93,9 @@ function Rim({ jobId }: { jobId: string }) {
       <Answer>{words}</Answer>
       {wide.value !== undefined &&
         (wide.value >= TAPE_RIM.least && wide.value <= TAPE_RIM.most ? (
-          <LinkButton to={`/tape?across=${wide.value}`}>A tape for this rim, to print</LinkButton>
+          <LinkButton to={`/tape?across=${wide.value}&machine=${encodeURIComponent(machine)}`}>
+            A tape for this rim, to print
+          </LinkButton>
         ) : (
           <p role="alert" className="text-[14px] text-warn">
             A tape is drawn for rims of {showBand(TAPE_RIM.least, TAPE_RIM.most, 'length')} across.

@@ -8,7 +8,7 @@ import { TopBench } from './TopBench.tsx';
 const Both = () => (
   <Around>
     <div>
-      <TopBench parts="distributor" markOff={0} stored={stored()} />
+      <TopBench machine="Test car" parts="distributor" markOff={0} stored={stored()} />
       <DwellChange jobId="j" lobes={4} />
     </div>
   </Around>
