@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { Tabs } from 'radix-ui';
 import { useSearchParams } from 'react-router';
 import { useDraft } from '../../draft/useDraft.ts';
@@ -39,6 +40,14 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
   const [params, setParams] = useSearchParams();
   const setUp = useSetUp(input);
   const figures = setUp.data?.tried ?? [];
+  const row = useRef<HTMLDivElement>(null);
+  const ready = setUp.data !== undefined;
+  // The bench that is open is in the middle of its row, whichever was asked for.
+  useEffect(() => {
+    const active = row.current?.querySelector<HTMLElement>('[data-state=active]');
+    if (row.current && active)
+      row.current.scrollLeft = active.offsetLeft - (row.current.clientWidth - active.offsetWidth) / 2;
+  }, [params, ready]);
   const bench = useSparkBench(machine, house, triedOf(typed, figures));
   const error = setUp.error ?? bench.error;
   if (error) return <Failed error={error} />;
@@ -133,12 +142,17 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
         className="card min-w-0 p-4"
       >
         <h2 className="text-xl">Set it up</h2>
-        <Tabs.List aria-label="Benches" className="no-print my-3 flex flex-wrap gap-1.5">
+        {/* On a phone one row that is pushed along, so that the bench itself is in view. */}
+        <Tabs.List
+          ref={row}
+          aria-label="Benches"
+          className="no-print relative -mx-1 my-2 flex gap-1.5 overflow-x-auto p-1 sm:flex-wrap"
+        >
           {benches.map((b) => (
             <Tabs.Trigger
               key={b.id}
               value={b.id}
-              className="min-h-12 rounded-lg border-[1.5px] border-soft px-3 text-[15px] hover:bg-sunk data-[state=active]:border-ink data-[state=active]:bg-ink data-[state=active]:text-panel"
+              className="min-h-12 shrink-0 rounded-lg border-[1.5px] border-soft px-3 text-[15px] hover:bg-sunk data-[state=active]:border-ink data-[state=active]:bg-ink data-[state=active]:text-panel"
             >
               {b.label}
             </Tabs.Trigger>
