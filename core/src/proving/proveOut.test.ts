@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Complaint } from '../schema/job.ts';
+import type { Complaint, JobEvent } from '../schema/job.ts';
 import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { proven, proveOut } from './proveOut.ts';
@@ -37,6 +37,23 @@ describe('prove-out', () => {
   it('a check that fails again is not proof', () => {
     const events = [...failed, fix('points.dress'), reading('points-drop', 5)];
     expect(states(noFire, events)['points-drop']).toBe('failed');
+  });
+  it('a gap that was set since the repair is measured: it passes inside its band, and not outside', () => {
+    const tooWide = reading('points-gap', 0.9e-3);
+    const set = (leftAt: number): JobEvent => ({
+      type: 'setting',
+      setting: { id: 's', figure: 'points.gapMetres', foundAt: null, leftAt, at: '2999-01-01T00:00:00Z' },
+    });
+    const gap = (...events: JobEvent[]) => states(noFire, events)['points-gap'];
+    expect(gap(tooWide, fix('points.dress'))).toBe('to do');
+    expect(gap(tooWide, fix('points.dress'), set(0.38e-3))).toBe('passed');
+    expect(gap(tooWide, fix('points.dress'), set(0.8e-3))).toBe('failed');
+    // Set before something else was repaired it may have moved again.
+    expect(gap(tooWide, set(0.38e-3), fix('points.dress'))).toBe('to do');
+    // Read again after it was set: the later of the two stands.
+    expect(
+      gap(tooWide, fix('points.dress'), set(0.38e-3), reading('points-gap', 0.9e-3, { at: '3000-01-01T00:00:00Z' })),
+    ).toBe('failed');
   });
   it('without a repair nothing is proven', () => {
     expect(proven(proveOut(tracer, noFire, [reading('spark-every', 'good on all')]))).toBe(false);

@@ -1,7 +1,7 @@
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import { tell } from '../tracing/events.ts';
-import { evidenceOf } from '../tracing/settingEvidence.ts';
+import { evidenceOf, leftAsRead } from '../tracing/settingEvidence.ts';
 import { ranAt, soonest, takenAs, wantedOf, type Confirm, type Wanted } from './conditions.ts';
 import { demands } from './demands.ts';
 import { warmSpells } from './heat.ts';
@@ -40,6 +40,11 @@ export function proveOut(tracer: Tracer, complaint: Complaint, events: readonly 
       after.set(reading.checkId, [...(after.get(reading.checkId) ?? []), reading]);
     else if (!passes(tracer.weigher, check, reading.value)) failed.set(reading.checkId, reading);
   }
+  for (const reading of fixed ? leftAsRead(tracer.model, events) : [])
+    after.set(
+      reading.checkId,
+      [...(after.get(reading.checkId) ?? []), reading].sort((a, b) => a.at.localeCompare(b.at)),
+    );
   const ran = ranAt(tracer.model, events);
   const spells = warmSpells(events);
   const wanted: [string, Proof['why']][] = [[TRY_IT, 'what was complained of']];

@@ -45,6 +45,19 @@ const fixOf = (repairId: string, { id, at, by }: Setting): Fix => ({
   ...(by ? { by } : {}),
 });
 
+/** What figures were left at since the last repair, as readings of the checks that measure them: set is measured. */
+export function leftAsRead(model: Model, events: readonly JobEvent[]): Reading[] {
+  const since = events.findLastIndex((e) => e.type === 'fix') + 1;
+  return events.slice(since).flatMap((e): Reading[] => {
+    if (e.type !== 'setting') return [];
+    const { setting } = e;
+    const check = [...model.checks, ...model.beyond].find((c) => c.figure === setting.figure);
+    if (!check) return [];
+    const value = { kind: 'number', value: setting.leftAt } as const;
+    return [{ ...readingOf(check.id, setting), id: `${setting.id}-left`, value, typed: setting.leftTyped ?? '' }];
+  });
+}
+
 /**
  * Events as the trace takes them: a setting says what its figure was found at, which is a reading of the check that
  * measures it, and where it was found outside its plate and left inside, that it was put right; what a timing light
