@@ -1,13 +1,21 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, go, launch, openWindow, sees, textOf, type } from './browser.ts';
+import { axe, click, goOn, launch, openWindow, sees, textOf, type } from './browser.ts';
 import { Player, traceToVerdict } from './player.ts';
+import { TestServer } from './server.ts';
 
+const server = new TestServer();
+let url: string;
+const go = goOn(() => url);
 let browser: Browser;
 beforeAll(async () => {
+  url = await server.start();
   browser = await launch();
 });
-afterAll(() => browser.close());
+afterAll(async () => {
+  await browser.close();
+  await server.remove();
+});
 
 /** Picks the option of this text in the field of this label. */
 async function pick(page: Page, label: string, option: string): Promise<void> {

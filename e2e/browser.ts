@@ -83,6 +83,12 @@ export async function openWindow(
 export const go = async (page: Page, path: string): Promise<void> => {
   await page.goto(inject('url') + path, { waitUntil: 'networkidle2' });
 };
+/** The same on a server of one's own: what a test writes down there no other test finds. */
+export const goOn =
+  (url: () => string) =>
+  async (page: Page, path: string): Promise<void> => {
+    await page.goto(url() + path, { waitUntil: 'networkidle2' });
+  };
 
 /** By role and accessible name, as a reader of the screen would find it. */
 export const named = (role: string, name: string): string => `::-p-aria([name="${name}"][role="${role}"])`;

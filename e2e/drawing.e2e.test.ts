@@ -1,12 +1,20 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, go, launch, openWindow, sees, tabTo, textOf } from './browser.ts';
+import { axe, click, goOn, launch, openWindow, sees, tabTo, textOf } from './browser.ts';
+import { TestServer } from './server.ts';
 
+const server = new TestServer();
+let url: string;
+const go = goOn(() => url);
 let browser: Browser;
 beforeAll(async () => {
+  url = await server.start();
   browser = await launch();
 });
-afterAll(() => browser.close());
+afterAll(async () => {
+  await browser.close();
+  await server.remove();
+});
 
 const drawn = (page: Page) => page.waitForSelector('[data-part]', { timeout: 20_000 });
 const FIRST = 'section[aria-label="Suspects"] li span';

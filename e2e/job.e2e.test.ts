@@ -1,13 +1,21 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { click, go, launch, openWindow, sees, tabTo, textOf, type } from './browser.ts';
+import { click, goOn, launch, openWindow, sees, tabTo, textOf, type } from './browser.ts';
 import { answerCheck, Player, traceToVerdict } from './player.ts';
+import { TestServer } from './server.ts';
 
+const server = new TestServer();
+let url: string;
+const go = goOn(() => url);
 let browser: Browser;
 beforeAll(async () => {
+  url = await server.start();
   browser = await launch();
 });
-afterAll(() => browser.close());
+afterAll(async () => {
+  await browser.close();
+  await server.remove();
+});
 
 describe('from complaint to card', () => {
   it('with the keyboard alone: the orchard tractor that cranks and will not fire', async () => {
