@@ -167,6 +167,26 @@ describe('what is entered', () => {
     expect(outbox.entries).toEqual([]);
     expect(await (await keep()).entries()).toEqual([]);
   });
+  it('read as waiting while it was on its way, and then refused or sent, waits no longer', async () => {
+    for (const status of [422, 201]) {
+      let answer = () => {};
+      const answered = new Promise<void>((done) => (answer = done));
+      answers = ok;
+      const { fetch: quick } = globalThis;
+      vi.stubGlobal('fetch', async (url: string, init: RequestInit) => {
+        await answered;
+        return status === 201 ? quick(url, init) : new Response('{"title":"No"}', { status });
+      });
+      const entering = enter('12.4').catch(() => 'refused');
+      await vi.waitFor(async () => expect(await (await keep()).entries()).toHaveLength(1));
+      await outbox.load();
+      expect(outbox.entries).toHaveLength(1);
+      answer();
+      await entering;
+      expect(outbox.entries).toEqual([]);
+      expect(await (await keep()).entries()).toEqual([]);
+    }
+  });
   it('stops at the first that finds no answer, and loses none', async () => {
     link.state = 'gone';
     for (const typed of ['1', '2', '3']) await enter(typed);

@@ -130,7 +130,8 @@ class Outbox {
     try {
       const sent = await beside(async () => {
         const job = await this.send(entry, entry.version);
-        await this.dropped(id);
+        // Also where a tab read what is kept meanwhile, and shows it as waiting.
+        await this.drop(id);
         return job;
       });
       // Another page, or this one, is sending what waits: this goes up after it.
@@ -148,7 +149,7 @@ class Outbox {
         await this.put(entry);
         return { state: 'waiting', entry };
       }
-      await this.dropped(id);
+      await this.drop(id);
       throw problem;
     }
   }
