@@ -44,7 +44,7 @@ export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } f
 export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { sheetOf } from './setup/sheets.ts';
 export { hoursToFlat, judgeCells, leftByVolts } from './setup/batteryState.ts';
-export { mm2OfGauge, wireDrop } from './setup/wireDrop.ts';
+export { wireDrop } from './setup/wireDrop.ts';
 export { STATIC_WAYS, staticTiming, type StaticWay } from './setup/staticTiming.ts';
 export { dwellAcross, lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
 export { readCap, readOrder, swapBehind, towersOf, type Cap, type CapRead, type OrderRead } from './setup/leadMap.ts';

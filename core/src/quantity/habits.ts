@@ -68,3 +68,6 @@ export function wireSize(squareMillimetres: number, habits: UnitHabits): string 
   const n = Math.floor(exact + 0.05);
   return n > 0 ? `${n} AWG` : `${1 - n}/0 AWG`;
 }
+/** Square millimetres of a gauge number; 0 is 1/0, −1 is 2/0 and so on. */
+export const mm2OfGauge = (n: number): number =>
+  (Math.PI / 4) * (AWG_BASE_MM * AWG_RATIO ** ((AWG_AT_BASE - n) / AWG_STEPS)) ** 2;

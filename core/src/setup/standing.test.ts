@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { densityAt25, hoursToFlat, judgeCells, leftByDensity, leftByVolts } from './batteryState.ts';
 import { staticTiming } from './staticTiming.ts';
-import { mm2OfGauge, wireDrop } from './wireDrop.ts';
+import { mm2OfGauge } from '../quantity/index.ts';
+import { wireDrop } from './wireDrop.ts';
 
 describe('what is in a battery', () => {
   // The trade's table at 80 °F: 1.265 full, 1.190 half, 1.120 flat; 0.004 for each ten degrees Fahrenheit.

@@ -20,7 +20,3 @@ export function wireDrop(amps: number, metres: number, mm2: number, nominal: num
   }
   return { volts, share: volts / nominal, better };
 }
-
-const [BASE_MM, RATIO, STEPS, AT_BASE] = [0.127, 92, 39, 36];
-/** Square millimetres of a gauge number; 0 is 1/0, −1 is 2/0 and so on. Diameter 0.127·92^((36−n)/39) mm. */
-export const mm2OfGauge = (n: number): number => (Math.PI / 4) * (BASE_MM * RATIO ** ((AT_BASE - n) / STEPS)) ** 2;

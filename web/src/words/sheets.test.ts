@@ -39,8 +39,8 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
   ],
   [
     { kind: 'static', way: 'lamp', shown: 8, wanted: 10 },
-    'Timing, engine standing',
-    /Points part 8\.0° before the mark, wanted 10\.0°/,
+    'Static timing',
+    /Points open 8\.0° before the mark, wanted 10\.0°/,
   ],
   [
     { kind: 'charging', celsius: 25, holds: 14.2, beltMetres: 0.012 },

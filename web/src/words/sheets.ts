@@ -98,10 +98,10 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
       };
     case 'static':
       return {
-        title: 'Timing, engine standing',
+        title: 'Static timing',
         with: STATIC_WITH[body.way],
         lines: [
-          `Points part ${degrees(body.shown)} before the mark${body.wanted === undefined ? '' : `, wanted ${degrees(body.wanted)}`}`,
+          `Points open ${degrees(body.shown)} before the mark${body.wanted === undefined ? '' : `, wanted ${degrees(body.wanted)}`}`,
         ],
       };
     case 'charging':

@@ -6,7 +6,7 @@ import { TextField } from '../../ui/Field.tsx';
 import { habits } from '../../units/habits.ts';
 import { labelled, showQuantity, showWire } from '../../units/quantity.ts';
 import { percent } from '../../words/belief.ts';
-import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { Answer, Care, FigureField, Part, useFigure, useHeight } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
 
 /** Volts of one cell of a lead battery, by name. */
@@ -129,15 +129,14 @@ const [BEST, MOST] = [0.03, 0.1];
 
 function WirePart({ stored, volts }: { stored: StoredJob; volts: number }) {
   const key = `${stored.id}.wire`;
-  const [amps, long] = [useFigure(`${key}.amps`, 'current'), useFigure(`${key}.metres`, 'ratio')];
+  const [amps, long] = [useFigure(`${key}.amps`, 'current'), useHeight(`${key}.metres`)];
   const size = useFigure(`${key}.size`, 'ratio');
   const gauge = habits.inUse.wire === 'AWG';
   const mm2 = size.value === undefined ? undefined : gauge ? mm2OfGauge(size.value) : size.value;
   const feet = habits.inUse.height === 'ft';
-  const metres = long.value === undefined ? undefined : feet ? long.value * FOOT : long.value;
   const drop =
-    amps.value !== undefined && metres !== undefined && mm2 !== undefined && mm2 > 0
-      ? wireDrop(amps.value, metres, mm2, volts)
+    amps.value !== undefined && long.value !== undefined && mm2 !== undefined && mm2 > 0
+      ? wireDrop(amps.value, long.value, mm2, volts)
       : undefined;
   const verdict = (share: number) =>
     share <= BEST
@@ -164,4 +163,3 @@ function WirePart({ stored, volts }: { stored: StoredJob; volts: number }) {
     </Part>
   );
 }
-const FOOT = 0.3048;

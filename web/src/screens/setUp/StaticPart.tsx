@@ -13,10 +13,10 @@ const WAYS = STATIC_WAYS.map((value) => ({
   label: { lamp: 'Test lamp', ohmmeter: 'Ohmmeter', paper: 'Strip of paper' }[value],
 }));
 const HOW: Readonly<Record<StaticWay, string>> = {
-  lamp: 'Key on, lamp from the points’ wire to earth. Turn the engine forward by hand: it parts as the lamp comes on.',
-  ohmmeter: 'Key off, the points’ wire off its coil. Turn forward by hand: it parts as the needle moves.',
+  lamp: 'Key on, lamp from the points’ wire to earth. Turn the engine forward by hand: the points open as the lamp comes on.',
+  ohmmeter: 'Key off, the points’ wire off its coil. Turn forward by hand: the points open as the needle moves.',
   paper:
-    'Key off, a strip of the thinnest paper between the points. Turn forward by hand, pulling gently: it parts as the strip comes free.',
+    'Key off, a strip of the thinnest paper between the points. Turn forward by hand, pulling gently: the points open as the strip comes free.',
 };
 
 /** The moment with the engine standing: where the mark is as the points part, and how far that is from what is wanted. */
@@ -42,12 +42,12 @@ export function StaticPart({
         : undefined;
   const found = before && staticTiming(before, markOff, wanted.value);
   const words = found
-    ? `They part ${turned(found.degrees)} ${found.degrees < 0 ? 'after' : 'before'} top.${moveWords(found.earlier, parts)}`
+    ? `The points open ${turned(found.degrees)} ${found.degrees < 0 ? 'after' : 'before'} top.${moveWords(found.earlier, parts)}`
     : '';
   return (
     <Part
-      title="The moment, engine standing"
-      about="Where the points part, without starting it: for an engine that does not run yet, or has no light."
+      title="Static timing"
+      about="Where the points open, with the engine stopped: for one that does not run yet, or where there is no timing light."
     >
       <Care>Out of gear, plugs out: it turns easily and cannot fire. Always forward, so that slack is taken up.</Care>
       <Choice label="Found by" value={way} options={WAYS} onChange={setWay} />
@@ -86,5 +86,5 @@ function moveWords(earlier: number | undefined, parts: NonNullable<SetUpView['pa
   if (Math.abs(earlier) < LEFT_ALONE) return ' Leave it.';
   return parts === 'distributor'
     ? ` Turn the body by ${turned(earlier / 2)}, ${earlier > 0 ? 'against' : 'with'} the rotor, and try again.`
-    : ` Move the points’ plate so that they part ${turned(earlier)} of the crank ${earlier > 0 ? 'earlier' : 'later'}, and try again.`;
+    : ` Move the points’ plate so that they open ${turned(earlier)} of the crank ${earlier > 0 ? 'earlier' : 'later'}, and try again.`;
 }

@@ -57,8 +57,8 @@ const exchangedPlug: CheckMaker = (machine) => {
     {
       id: 'plug-exchanged',
       station: 'plugs',
-      label: 'The dead cylinder’s plug exchanged with its neighbour’s',
-      set: 'Stop it, exchange the two plugs, start it again. Find the dead cylinder first.',
+      label: 'Dead cylinder’s plug swapped with its neighbour’s',
+      set: 'Find the dead cylinder first. Stop the engine, swap the two plugs, start it again.',
       touch: 'Stop one cylinder after the other, as you did to find the dead one.',
       watch: 'See whether the miss goes with the plug or stays in its cylinder.',
       instrument: 'eyes',
