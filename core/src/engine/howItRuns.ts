@@ -52,6 +52,13 @@ function workLost(cylinders: readonly { none: number; against: number }[]): numb
   return Math.min(1, mean ** 2 + spread);
 }
 
+/** Chance that a spark fails on some cylinder in this state, whatever the mixture. */
+export const sparksMissing = (scene: Scene, state: MachineState): number =>
+  1 -
+  Array.from({ length: scene.machine.fit.cylinders }, (_, i) =>
+    sparkWords(scene.spark('plug', state, i + 1), LIGHTS),
+  ).reduce((p, { none, weak }) => p * (1 - none) * (1 - 0.3 * weak), 1);
+
 /** Fires or not on each cylinder: the volts that are there against those asked, their moment, the mixture, the squeeze. */
 export function howItRuns(scene: Scene, state: MachineState): Running {
   const timed = firesInTime(scene) * (1 - scene.see('fuelCut', state));

@@ -1,7 +1,7 @@
-import { RUNNING } from '../machine/state.ts';
+import { FAST, RUNNING } from '../machine/state.ts';
 import { pullsWell, stallsUnderway } from './mixture.ts';
 import { idlesWrong } from './idle.ts';
-import { howItRuns } from './howItRuns.ts';
+import { howItRuns, sparksMissing } from './howItRuns.ts';
 import type { Scene } from '../machine/scene.ts';
 import { CRANKING, type CheckMaker } from '../machine/check.ts';
 
@@ -20,7 +20,10 @@ export function runsHow(scene: Scene): Readonly<Record<string, number>> {
     c.turns * (0.97 * (c.allDead + c.halted) + 0.03 * c.someDead + c.noneDead * (0.01 + 0.25 * c.weak));
   const hard = (1 - dead) * (0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead));
   const fires = Math.max(0, 1 - dead - hard);
-  const sparks = 0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead;
+  const sparks = Math.max(
+    0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead,
+    0.85 * sparksMissing(scene, FAST),
+  );
   // Opened up once, it shows whether it pulls; a stall after minutes is mostly missed.
   const fuel =
     0.9 * (1 - pullsWell(scene) * (1 - 0.7 * scene.see('hesitates', RUNNING))) +

@@ -1,6 +1,7 @@
 import { figuresIfAny } from '../machine/figures.ts';
 import type { Scene } from '../machine/scene.ts';
 import type { Instrument } from './instrument.ts';
+import { FAST, IDLE } from '../machine/state.ts';
 import { sparkWords } from './sparkTester.ts';
 
 /** What a computer with plug coils keeps: misses counted by cylinder over so many firings, and when they came. */
@@ -19,8 +20,12 @@ const BACKGROUND = 0.002;
 /** Chance that a firing fails, by cylinder, running. */
 export const missShares = (scene: Scene): number[] =>
   Array.from({ length: scene.machine.fit.cylinders }, (_, i) => {
-    const { none, weak } = sparkWords(scene.spark('plug', { key: 'run', points: 'turning' }, i + 1));
-    return Math.min(1, BACKGROUND + none + 0.15 * weak);
+    // It counts wherever the engine is driven: opened up, the same plug asks more.
+    const missed = [IDLE, FAST].map((state) => {
+      const { none, weak } = sparkWords(scene.spark('plug', state, i + 1));
+      return none + 0.15 * weak;
+    });
+    return Math.min(1, BACKGROUND + Math.max(...missed));
   });
 
 /** The stand-in's report of a machine: a simulated reader in place of a real one on a real plug. */

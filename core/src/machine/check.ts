@@ -80,6 +80,8 @@ export interface Check {
   readonly does?: readonly Doing[];
   /** Of all that it does; what a maker names itself comes on top. */
   readonly cautions: readonly CautionId[];
+  /** Where nothing arrives the meter still shows something, up to about this: what an open end picks up. SI. */
+  readonly picksUp?: number;
   /** Asks the whole engine: trouble on another trail shows in it too. */
   readonly whole?: boolean;
   /** The plate figure that it measures straight, `part.figure`: a setting of that figure is a reading of this check. */

@@ -71,6 +71,8 @@ export interface Observables {
   /** Chance that its cylinders pull unlike one another at idle, each being sound; that it stumbles when it is opened up. */
   uneven: { at: undefined; value: number };
   hesitates: { at: undefined; value: number };
+  /** Chance that its fuel has run back out of line and bowl by the time it is started again. */
+  runsEmpty: { at: undefined; value: number };
   /** Chance that what holds its speed lets it swing up and down, its mixture being right. */
   hunts: { at: undefined; value: number };
   /** Chance that something in the cylinders glows on and lights the charge by itself. */
@@ -127,6 +129,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   heats: () => 1,
   uneven: () => 0,
   hesitates: () => 0,
+  runsEmpty: () => 0,
   hunts: () => 0,
   fuelCut: () => 0,
   stops: () => 1,

@@ -148,7 +148,8 @@ export interface PartKind<Has extends string = string, May extends string = neve
   elements(params: Figures<Has, May>, context: PartContext): Element[];
   /** A check may put a known-good one of these in its place; then its figures are those off the shelf. */
   readonly exchanged?: boolean;
-  highTension?(params: Figures<Has, May>, fit: Fit): HighTension;
+  /** Of the path to this cylinder, where there is one. */
+  highTension?(params: Figures<Has, May>, fit: Fit, cylinder?: number): HighTension;
 }
 
 /** A part in its place on a machine. Weights may be scaled and labels given where the place matters. */

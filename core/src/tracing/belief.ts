@@ -125,21 +125,34 @@ export class Weigher {
     complaint: Complaint,
     hands: Hands = CAREFUL,
   ): Float64Array {
+    const { strata } = this.ensemble(faults);
+    const known = this.saidBy(faults, placed, check, complaint, hands);
+    let logs = known.logs.get(strata);
+    if (!logs) known.logs.set(strata, (logs = strataLogs(strata, known.each)));
+    return logs;
+  }
+
+  /** What a reading says of each member of these faults; kept by what is predicted. */
+  private saidBy(
+    faults: readonly ModelFault[],
+    placed: PlacedReading,
+    check: Check,
+    complaint: Complaint,
+    hands: Hands,
+  ) {
     const said = this.logs.of(placed, complaint, hands);
     const ensemble = this.ensemble(faults);
     const sound = ensemble.sound.predict(check);
     const there = shows(complaint, placed.reading);
     const predicted = there > 0 ? ensemble.predict(check) : sound;
-    // What none of these faults changes reads as it would without them, whether they were there or away.
-    const share = predicted === sound ? 0 : there;
-    let own = said.logs.get(predicted);
-    if (!own) said.logs.set(predicted, (own = new Map()));
-    let logs = own.get(ensemble.strata);
-    if (!logs) {
+    let own = said.by.get(predicted);
+    if (!own) {
+      // What none of these faults changes reads as it would without them, whether they were there or away.
+      const share = predicted === sound ? 0 : there;
       const each = this.chances(predicted, share, placed, check, complaint, hands, said);
-      own.set(ensemble.strata, (logs = strataLogs(ensemble.strata, each)));
+      said.by.set(predicted, (own = { each, logs: new Map() }));
     }
-    return logs;
+    return own;
   }
 
   /** log p(reading | these faults, as severe as they are where they bring this complaint). */
@@ -175,14 +188,29 @@ export class Weigher {
   /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
   private weigh(h: Hypothesis, story: Story, complaint: Complaint) {
     const complained = this.complainedOf(h, complaint);
+    const own = h.elsewhere || h === NOTHING_WRONG ? undefined : this.ensemble(h.faults);
     const each = HANDS.map((hands) => {
       const logs = complained.map((l) => l + Math.log(hands.share));
+      const add = (more: Float64Array) => more.forEach((l, s) => (logs[s]! += l));
+      const seen = new Map<Ensemble, Float64Array>();
       for (const placed of story.weighed) {
         const check = this.checks.get(placed.reading.checkId);
         if (!check) continue;
-        const add = this.readingOf(h, placed, check, complaint, hands);
-        for (let s = 0; s < STRATA; s++) logs[s]! += add[s]!;
+        const faults = seenBy(h.faults, placed);
+        if (placed.reading.value.kind === 'word' && !(check.whole && h.elsewhere))
+          together(seen, this.ensemble(faults), this.saidBy(faults, placed, check, complaint, hands).each);
+        else add(this.readingOf(h, placed, check, complaint, hands));
       }
+      for (const [ensemble, words] of seen)
+        if (ensemble === own) {
+          // What is complained of is a word too: the same machine has to say both.
+          const brought = this.complaintOf(h.faults, complaint);
+          const both = strataLogs(
+            own.complained,
+            brought.map((p, m) => p * words[m]!),
+          );
+          add(both.map((l, s) => l - complained[s]!));
+        } else add(strataLogs(ensemble.strata, words));
       return logs;
     });
     const logs = Float64Array.from({ length: STRATA }, (_, s) => logSum(each.map((l) => l[s]!)));
@@ -272,6 +300,18 @@ export class Weigher {
 /** Mean over the members that speak for each step, as logarithms. */
 function strataLogs(strata: Ensemble['strata'], each: Float64Array): Float64Array {
   return Float64Array.from(strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
+}
+
+/**
+ * Words are of one machine: a part that gives no spark with its own condenser and a good one with another has not done
+ * both by two of its degrees. Figures scatter with tolerances, and each lies within its own kernel.
+ */
+function together(seen: Map<Ensemble, Float64Array>, ensemble: Ensemble, each: Float64Array): void {
+  const before = seen.get(ensemble);
+  seen.set(
+    ensemble,
+    each.map((p, m) => p * (before?.[m] ?? 1)),
+  );
 }
 
 /** p(complaint | an account), as severe as its readings leave it. */

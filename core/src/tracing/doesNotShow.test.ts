@@ -17,7 +17,7 @@ const told = (symptom: Complaint['symptom'], pattern: Complaint['pattern'] = 'co
 });
 /** Hands that never slip: what is asked is how long the way is, not how it is lost. */
 const careful = { misprobe: 0, mistold: 0 };
-const traced = (complaint: Complaint, faults: string[], seed: number, most = 40) =>
+const traced = (complaint: Complaint, faults: string[], seed: number, most = 50) =>
   follow(
     engine,
     complaint,

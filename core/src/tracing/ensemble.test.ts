@@ -157,7 +157,7 @@ describe('the ruler', () => {
     expect(r.suspects[1]!.high).toBeLessThan(r.well.low);
   });
   it('answers checks in words by shares', () => {
-    const r = ruler(weigher, check('spark-coil-lead'), [fault('condenser.open')]);
+    const r = ruler(weigher, check('spark-coil-lead'), [fault('condenser.shorted')]);
     expect(r.dimension).toBeNull();
     expect(r.words).toEqual(['none', 'weak', 'good']);
     expect(r.well.words['good']).toBeGreaterThan(0.9);

@@ -5,7 +5,7 @@ import { Scene } from '../machine/scene.ts';
 import { type MachineParams } from '../machine/known.ts';
 import { drawEvenly, withFault } from './draw.ts';
 import type { Model, ModelFault } from './model.ts';
-import { alike, predictedOf, type Predicted } from './prediction.ts';
+import { alike, pickedUpBy, predictedOf, type Predicted } from './prediction.ts';
 
 /**
  * How many machines stand for "this machine, with this fault": each has its own draw of the tolerances and its own
@@ -140,7 +140,10 @@ export class Ensemble {
       known = this.shared((e) => e.predict(check));
       if (!known) {
         const seen = this.observe(check, see, (a, b) => alike(check, a, b), instrument.dimension === undefined);
-        known = seen instanceof Ensemble ? seen.predict(check) : predictedOf(check, seen, this.graded);
+        known =
+          seen instanceof Ensemble
+            ? seen.predict(check)
+            : predictedOf(check, seen, this.graded, pickedUpBy(check, this.sound.seen(check)));
       }
       this.predicted.set(check, known);
     }
@@ -160,7 +163,14 @@ export class Ensemble {
 
   /** What a check reads of the sound machine, whatever fails. */
   dependsOn(check: Check): Footprint {
-    return this.sound.observed(check, (scene) => INSTRUMENTS[check.instrument].observe(scene, check)).footprint;
+    return this.sound.ofSound(check).footprint;
+  }
+  /** What a check shows of each sound member. */
+  private seen(check: Check): readonly Outcome[] {
+    return this.sound.ofSound(check).each;
+  }
+  private ofSound(check: Check): Observed<Outcome> {
+    return this.observed(check, (scene) => INSTRUMENTS[check.instrument].observe(scene, check));
   }
 
   /** Of two faults: what one of them alone says, where the other changes nothing. */

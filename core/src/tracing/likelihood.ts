@@ -13,19 +13,23 @@ export interface Hands {
   readonly misprobe: number;
   /** The same of what is looked at: the eye is on the part itself, and that it overlooks things is its check's own. */
   readonly mistold: number;
+  /** The same of a leaf in a gap, a can, a light on a mark: a figure that is far off, not by a leaf or a degree. */
+  readonly misread: number;
   /** Share of figures that lie further off their plate than tolerances allow, and by how much of the ruler at least. */
   readonly unlike: number;
   readonly further: number;
   /** How many jobs are like that. */
   readonly share: number;
 }
-export const CAREFUL: Hands = { misprobe: 0.03, mistold: 0.006, unlike: 0.1, further: 0, share: 0.92 };
-const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.1, unlike: 0.3, further: 0.35, share: 0.08 };
+export const CAREFUL: Hands = { misprobe: 0.03, mistold: 0.006, misread: 0.0015, unlike: 0.1, further: 0, share: 0.92 };
+const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.1, misread: 0.02, unlike: 0.3, further: 0.35, share: 0.08 };
 export const HANDS: readonly Hands[] = [CAREFUL, CLUMSY];
 
 /** Share of the readings of a check that miss their mark; without leads none touches the wrong terminal. */
-export const misses = (check: Check, hands: Hands = CAREFUL): number =>
-  check.instrument === 'eyes' || INSTRUMENTS[check.instrument].leadless ? hands.mistold : hands.misprobe;
+export const misses = (check: Check, hands: Hands = CAREFUL): number => {
+  if (check.instrument === 'eyes') return hands.mistold;
+  return INSTRUMENTS[check.instrument].leadless ? hands.misread : hands.misprobe;
+};
 /** Where such a reading may land: evenly over the ruler, this wide, or OL. */
 const RULER_WIDTH: Readonly<Partial<Record<Dimension, number>>> = {
   voltage: 12,

@@ -9,10 +9,10 @@ import type { Repeated } from './repeated.ts';
 /** What one reading says, for one kind of hands. */
 export interface Sayings {
   /**
-   * log p(reading | severity step) by what is predicted, and by how its members speak for the steps: what many faults
-   * leave as it is, is one.
+   * By what is predicted, for what many faults leave as it is, is one: p(reading | member), and log p(reading | severity
+   * step) by how the members speak for the steps.
    */
-  readonly logs: Map<Predicted, Map<Ensemble['strata'], Float64Array>>;
+  readonly by: Map<Predicted, { readonly each: Float64Array; readonly logs: Map<Ensemble['strata'], Float64Array> }>;
   /** It with those before it, and by itself; made when asked. */
   together?: Repeated;
   alone?: Repeated;
@@ -33,7 +33,7 @@ export class LogCache {
     if (!own) this.placed.set(placed, (own = this.byFact(placed)));
     const how = `${pattern}|${misprobe}`;
     let said = own.get(how);
-    if (!said) own.set(how, (said = { logs: new Map() }));
+    if (!said) own.set(how, (said = { by: new Map() }));
     return said;
   }
 

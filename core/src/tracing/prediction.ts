@@ -8,6 +8,8 @@ import { normalCdf } from '../random/lcg.ts';
  */
 const WIDEST_KERNEL = 0.35;
 const NEIGHBOUR_SHARE = 0.5;
+/** Of what an open end picks up, the share under which a conductor is dead. */
+const PICKS_UP_UNDER = 0.2;
 /** Share of the tolerances' standard deviation, after Silverman's rule for this many members (1.06·n^−⅕ ≈ 0.7). */
 const TOLERANCE_SHARE = 0.75;
 
@@ -19,8 +21,18 @@ export type Predicted =
   | { kind: 'number'; at: Float64Array; width: Float64Array; open: Float64Array; loose: number }
   | { kind: 'word'; shares: readonly Readonly<Record<string, number>>[] };
 
+/** What a dead feed still shows on a meter of ten megohms, volts; from so many volts a place is a feed. Judgement. */
+const DEAD_FEED = { shows: 0.08, from: 2 } as const;
+
+/** What leads that find nothing may show of a check, by what it reads on a sound machine: SI. */
+export function pickedUpBy(check: Check, sound: readonly Outcome[]): number {
+  if (check.picksUp !== undefined) return check.picksUp;
+  const fed = (o: Outcome) => o.kind === 'number' && Math.abs(o.value) > DEAD_FEED.from;
+  return check.instrument === 'voltmeter' && sound.every(fed) ? DEAD_FEED.shows : 0;
+}
+
 /** What each member would read, as positions on the ruler with their kernels. `graded`: severity grows from member to member. */
-export function predictedOf(check: Check, outcomes: readonly Outcome[], graded: boolean): Predicted {
+export function predictedOf(check: Check, outcomes: readonly Outcome[], graded: boolean, picksUp = 0): Predicted {
   const instrument = INSTRUMENTS[check.instrument];
   const { dimension } = instrument;
   if (dimension === undefined)
@@ -33,7 +45,9 @@ export function predictedOf(check: Check, outcomes: readonly Outcome[], graded: 
   const at = Float64Array.from(shown, (v) => (v < Infinity ? toRuler(v, dimension) : NaN));
   const meter = shown.map((v) => {
     if (!(v < Infinity)) return 0;
-    const error = instrument.error(v);
+    // Whatever a dead end picks up lies anywhere below.
+    const pickedUp = Math.abs(v) < PICKS_UP_UNDER * picksUp ? picksUp / 2 : 0;
+    const error = Math.max(instrument.error(v), pickedUp);
     return (toRuler(v + error, dimension) - toRuler(v - error, dimension)) / 2;
   });
   const tolerance = graded ? roughness(at) : spread(at);

@@ -23,6 +23,31 @@ const presentShare = ({ weighed }: Belief, { repair }: RepairShare): number =>
   weighed.reduce((sum, w) => sum + (w.remaining.some((f) => f.repairId === repair.id) ? w.mass : 0), 0);
 
 /**
+ * What stands beside the likeliest on its trail, was found at the part itself and costs nothing but minutes: leads that
+ * are swapped, a gap that is far off. Nobody measures on round it.
+ */
+const AT_ONCE = { minutes: 15, money: 1 } as const;
+function besideIt(
+  weigher: Weigher,
+  belief: Belief,
+  shares: readonly RepairShare[],
+  best: RepairShare,
+  foundIn: () => readonly Found[],
+): RepairShare | undefined {
+  const { trailOf } = weigher.model.machine;
+  const trail = trailOf.get(best.repair.part.id);
+  return shares.find(
+    (s) =>
+      s !== best &&
+      s.repair.minutes <= AT_ONCE.minutes &&
+      s.repair.money <= AT_ONCE.money &&
+      trailOf.get(s.repair.part.id) === trail &&
+      presentShare(belief, s) >= SURELY_THERE.present &&
+      foundIn().some((f) => f.fault.repairId === s.repair.id),
+  );
+}
+
+/**
  * What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. So is what a
  * meter has shown of that part alone, unless another repair stands out beside it and being wrong is expected to cost
  * more than the next check does.
@@ -30,11 +55,14 @@ const presentShare = ({ weighed }: Belief, { repair }: RepairShare): number =>
 export function seenBroken(
   weigher: Weigher,
   belief: Belief,
-  [best, second]: readonly RepairShare[],
+  shares: readonly RepairShare[],
   dearFrom: number,
   foundIn: () => readonly Found[],
   nextCosts: number,
 ): Verdict | undefined {
+  const [best, second] = shares;
+  const beside = best && besideIt(weigher, belief, shares, best, foundIn);
+  if (beside) return { kind: 'fix', repair: beside.repair, share: beside.share, why: 'seen' };
   if (!best || best.repair.money >= dearFrom) return undefined;
   const there =
     soonDone(best.repair) && best.share >= SURELY_THERE.blamed && presentShare(belief, best) >= SURELY_THERE.present;

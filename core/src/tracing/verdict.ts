@@ -1,7 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import type { House } from '../schema/house.ts';
 import type { TrailName } from '../schema/symptoms.ts';
-import type { Belief } from './belief.ts';
+import type { Belief, Weighed } from './belief.ts';
 import type { Model, ModelRepair } from './model.ts';
 import { notHereShare, repairGroup, soundShare, unshownShare, type outcomeTable } from './counting.ts';
 import type { RankedCheck } from './nextCheck.ts';
@@ -42,14 +42,19 @@ const SOUND_STRICTER = { first: 0.1, later: 0.45, from: 8 } as const;
 const OUTSIDE_FROM = 0.9;
 const LOOKAHEAD = 8;
 
-export function repairShares(model: Model, belief: Belief, house: House): RepairShare[] {
+/** Belief that each repair is needed, by accounts of which this holds. */
+function sharesOf(belief: Belief, counts: (w: Weighed) => boolean = () => true): ReadonlyMap<string, number> {
   const shares = new Map<string, number>();
-  for (const w of belief.weighed)
+  for (const w of belief.weighed.filter(counts))
     for (const id of new Set(w.remaining.map((f) => f.repairId))) {
       const blame = Math.max(...w.blame.filter((_, i) => w.remaining[i]!.repairId === id));
       shares.set(id, (shares.get(id) ?? 0) + w.mass * blame);
     }
-  return [...shares]
+  return shares;
+}
+
+export function repairShares(model: Model, belief: Belief, house: House): RepairShare[] {
+  return [...sharesOf(belief)]
     .map(([id, share]) => {
       const repair = model.repairs.get(id)!;
       return { repair, share, cost: costOf(repair, house) };
@@ -148,9 +153,11 @@ export const complaintUnshown = ({ share, unshown }: Pick<Verdict & { kind: 'sou
 
 /** What so many readings so surely do not show is not there now, unless what they do show stands out. */
 const UNSHOWN = { from: 0.9, readings: 8, best: 0.3 } as const;
-function doesNotShow(belief: Belief, unshown: number, best: RepairShare | undefined): boolean {
+function doesNotShow(belief: Belief, unshown: number): boolean {
   const { fixes, readings } = belief.story;
-  if (fixes.length > 0 || readings.length < UNSHOWN.readings || (best?.share ?? 0) >= UNSHOWN.best) return false;
+  if (fixes.length > 0 || readings.length < UNSHOWN.readings) return false;
+  // A pump that is a little worn and starves nothing is none of it.
+  if (Math.max(0, ...sharesOf(belief, (w) => w.brings).values()) >= UNSHOWN.best) return false;
   const notHere = notHereShare(belief);
   return notHere >= UNSHOWN.from && complaintUnshown({ share: notHere, unshown });
 }
@@ -200,7 +207,7 @@ export function judge(
       ? { kind: 'fix', repair: left.repair, share: left.share, why: 'likeliest left' }
       : { kind: 'nothing left to check' };
   }
-  if (doesNotShow(belief, passed.unshown, best) && !couldShow(belief, useful, tableOf))
+  if (doesNotShow(belief, passed.unshown) && !couldShow(belief, useful, tableOf))
     return { ...passed, share: notHereShare(belief) };
   // Asking that cannot send it elsewhere than to another trail is over a little sooner than asking that could.
   if (

@@ -1,12 +1,14 @@
 import { logistic } from '../../random/lcg.ts';
 import { FAST, IDLE } from '../../machine/state.ts';
 import { idleRpm } from '../manifold.ts';
-import { starts } from '../howItRuns.ts';
+import { sparksMissing, starts } from '../howItRuns.ts';
 import { idlesWrong } from '../idle.ts';
 import { burns } from '../burns.ts';
 import { pullsWell, stallsAndGoes } from '../mixture.ts';
 import type { Symptom } from './symptom.ts';
 
+/** Of engines whose sparks fail as they are opened up, those of which it is said that they do not pull. Judgement. */
+const SPARKS_FAIL = 0.4;
 /** Under this share of its idle it does not keep turning. */
 const STALLS_UNDER = 0.55;
 /** Smells of fuel, drips from the carburettor, black smoke; wet plugs. */
@@ -14,7 +16,7 @@ export const floods: Symptom = {
   id: 'floods',
   likelihood: (scene) => {
     const rich = logistic((scene.see('richness', IDLE) - 1.45) / 0.08);
-    return 0.002 + 0.9 * scene.see('floods', IDLE) + 0.35 * rich;
+    return 0.002 + 0.9 * scene.see('floods', IDLE) + 0.6 * (1 - scene.see('floods', IDLE)) * rich;
   },
   elsewhere: { fuel: 0.35, spark: 0.04, air: 0.03, compression: 0.01 },
 };
@@ -32,7 +34,8 @@ export const noPull: Symptom = {
   likelihood: (scene) => {
     const idles = burns(scene.see('richness', IDLE), IDLE);
     const flat = 0.75 * scene.see('hesitates', FAST);
-    return 0.004 + 0.85 * idles * (1 - pullsWell(scene) * (1 - flat)) * starts(scene);
+    const opened = SPARKS_FAIL * sparksMissing(scene, FAST);
+    return 0.004 + 0.85 * idles * (1 - pullsWell(scene) * (1 - flat) * (1 - opened)) * starts(scene);
   },
   elsewhere: { fuel: 0.3, air: 0.25, timing: 0.3, compression: 0.25, spark: 0.08 },
 };

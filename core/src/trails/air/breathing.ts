@@ -68,6 +68,12 @@ export function apartPascals(scene: Known): number {
 /** Share of its set idle under which an engine stops. Judgement. */
 const STOPS_UNDER = 0.3;
 
+/** Share of a sound engine’s work that it makes of a mixture that is right. */
+function worksOnceMixed(scene: Known): number {
+  const late = Math.max(0.3, 1 - Math.abs(scene.see('degreesOff', IDLE)) / 60);
+  return late * squeezed(scene) * together(scene.params);
+}
+
 /** How it idles: by its holes, and by how much of a sound engine's work it makes of the air. */
 function idle(scene: Known): Idling {
   const { fit } = scene.machine;
@@ -75,13 +81,8 @@ function idle(scene: Known): Idling {
   const rich = scene.see('richness', IDLE);
   // Weak burns slowly, late work is lost; sparks that are missing are seen elsewhere.
   const slow = 1 - 0.9 * Math.max(0, 1 - rich) - 0.25 * Math.max(0, rich - 1.15);
-  const late = Math.max(0.3, 1 - Math.abs(scene.see('degreesOff', IDLE)) / 60);
-  const found = idling(
-    fit.litres,
-    throttle + leak,
-    Math.max(0.05, slow) * late * burns(rich, IDLE) * squeezed(scene) * together(scene.params),
-    outsideOf(fit),
-  );
+  const works = Math.max(0.05, slow) * burns(rich, IDLE) * worksOnceMixed(scene);
+  const found = idling(fit.litres, throttle + leak, works, outsideOf(fit));
   // So slowly the next compression is not passed: it stops.
   return found.rpm < STOPS_UNDER * idleRpm(fit) ? { pascals: outsideOf(fit), rpm: 0 } : found;
 }
@@ -92,8 +93,22 @@ export function fastVacuum(scene: Known): number {
   const { fit } = scene.machine;
   return outsideOf(fit) - idling(fit.litres, 1, 1.12, outsideOf(fit), back).pascals;
 }
-/** Vacuum idling; what it makes at a leak: hardly the air passes it. */
-export const idleVacuum = (scene: Known): number => outsideOf(scene.machine.fit) - scene.see('idles', IDLE).pascals;
+/** What does not idle is held at so many times its set idle by the throttle, as whoever reads the gauge does. */
+const HELD_AT = 1.6;
+/** Manifold pressure of an engine that is held so: what it needs to turn, or what its holes let in if that is more. */
+function heldPascals(scene: Known): number {
+  const { fit } = scene.machine;
+  const { throttle, leak } = holes(fit, scene.params);
+  const [rpm, outside] = [HELD_AT * idleRpm(fit), outsideOf(fit)];
+  const needs = idling(fit.litres, 1, worksOnceMixed(scene), outside).pascals;
+  const lets = pressureAtSpeed(fit.litres, Math.max(throttle + leak, idleHole(fit.litres, rpm, outside)), rpm, outside);
+  return Math.max(needs, lets);
+}
+/** Vacuum as it idles, or as it is held where it does not. Pascal below the air outside. */
+export function idleVacuum(scene: Known): number {
+  const { pascals, rpm } = scene.see('idles', IDLE);
+  return outsideOf(scene.machine.fit) - (rpm > 0 ? pascals : heldPascals(scene));
+}
 
 /** Share of the air that full load asks for which gets through filter and silencer. */
 function breathes(p: MachineParams): number {

@@ -44,7 +44,10 @@ export const CHARGE_CAUSES: readonly Failing[] = [
       lookedFor('tight-bearing', 'What it drives is tight', 'Turn each pulley by hand with the belt off.', 2),
     ],
   },
-  { of: [fails('alternator', 'diode-open', 'diode-shorted')], causes: [openWhileRunning, reversed, badBattery] },
+  {
+    of: [fails('alternator', 'diode-open', 'diode-shorted', 'diode-leaks')],
+    causes: [openWhileRunning, reversed, badBattery],
+  },
   { of: [fails('alternator', 'phase', 'field-open')], causes: [badBattery, noWind] },
   {
     of: [fails('alternator', 'brushes'), fails('generator', 'brushes')],

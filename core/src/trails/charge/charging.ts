@@ -75,7 +75,7 @@ export const given = (scene: Known, state: MachineState): number => Math.abs(sce
 /** Volts at the machine's own output. */
 export function sourceVolts(scene: Known, state: MachineState): number {
   const at = scene.solve(state);
-  return Math.abs(at.volts('chg-out') - at.volts(earthOf(scene)));
+  return Math.abs(at.volts(scene.machine.partById.get(SOURCE)!.nodes['a']!) - at.volts(earthOf(scene)));
 }
 /** Share of its rated volts that the lamp has; of one that is told by an ammeter or by nothing, none. */
 function lampShare(scene: Known, state: MachineState): number {

@@ -11,6 +11,7 @@ type ChargerFigure =
   | 'worn'
   | 'openLeg'
   | 'shortedLeg'
+  | 'failedLeg'
   | 'feedsOhms'
   | 'ripple'
   | 'openDiode'

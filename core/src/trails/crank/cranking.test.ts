@@ -60,9 +60,16 @@ describe('a starter, its battery and its engine as one network', () => {
     ['battery.tired', 'chatters'],
     ['engine.locked', 'clicks once'],
     ['engine.thick', 'turns slowly'],
-    ['strap.corroded', 'turns slowly'],
+    ['strap.corroded', 'chatters'],
   ] as const)('%s: it %s', (id, word) => {
     expect(likeliest(four(id, 0.9))).toBe(word);
+  });
+  it('a joint that is only poor lets it turn slowly; one that is worse lets the solenoid go again', () => {
+    expect(likeliest(four('strap.corroded', 0.65))).toBe('turns slowly');
+    expect(likeliest(four('live-clamp.corroded', 0.65))).toBe('turns slowly');
+    expect(likeliest(four('live-clamp.corroded', 0.9))).toBe('chatters');
+    // The cable feeds the motor alone: the solenoid holds.
+    expect(likeliest(four('starter-cable.corroded', 0.95))).toBe('clicks once');
   });
   it('a shorted armature draws twice and turns slowly; a poor joint turns it slowly on less', () => {
     const [shorted, joint] = [four('starter-motor.shorted', 0.9), four('strap.corroded', 0.9)];

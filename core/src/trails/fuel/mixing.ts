@@ -10,7 +10,7 @@ import { logistic } from '../../random/lcg.ts';
 import { drinks, feedOf, flowOf, stallOf } from './feeding.ts';
 import { carburettorsOf, oneFloods, oneShakes, ownMixture } from './apart.ts';
 import { howOf, overflows, through, type How } from './how.ts';
-import { CARBURETTOR as C, PUMP, TANK, TAP } from './ids.ts';
+import { CARBURETTOR as C, LINE, PUMP, TANK, TAP } from './ids.ts';
 
 /** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
 const VAPOUR_COLD = 0.42;
@@ -97,12 +97,17 @@ function richness(scene: Known, state: MachineState): number {
   );
 }
 
+/** How much of the line has run back after a night: through the pump’s valves, or for the air that is let in. */
+export const runBack = (params: MachineParams): number =>
+  Math.max(figuresIfAny(params, PUMP)?.drains ?? 0, figuresIfAny(params, LINE)?.airShare ?? 0);
+
 const fuelOffers: Offers = {
   richness,
   floods: (scene) => floodsIn(scene.params, feedOf(scene.params)),
   oil: ({ params }) => 0.9 * ((figuresAt(params, TANK).oil ?? 0) ? 1 : 0),
   hesitates: ({ params }) =>
     0.9 * logistic((STUMBLES_FROM - (figuresIfAny(params, C.accelerator)?.squirts ?? 1)) / 0.06),
+  runsEmpty: ({ params }) => logistic((runBack(params) - 0.25) / 0.05),
   pulls: (scene) => flowOf(feedOf(scene.params)) / drinks(scene.machine.fit, 'full'),
   stall: (scene) => stallOf(scene.machine.fit, scene.params),
 };

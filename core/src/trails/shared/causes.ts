@@ -26,7 +26,7 @@ const drains = [
   fails('standing drain', 'drain'),
   fails('cut-out', 'welded'),
   fails('regulator-rectifier', 'leaks'),
-  fails('alternator', 'diode-shorted'),
+  fails('alternator', 'diode-shorted', 'diode-leaks'),
 ];
 const boils = [
   fails('regulator', 'high', 'sense'),

@@ -3,6 +3,7 @@ import type { MachineParams } from '../../machine/known.ts';
 import { idOf } from '../../machine/numbered.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Offers } from '../../machine/observed.ts';
+import { capFails } from './parts/highTension.ts';
 import { isSwapped } from './parts/leadOrder.ts';
 import { PARTS, type PartInstance } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';
@@ -56,6 +57,7 @@ export function distributorParts(fit: Fit): PartInstance[] {
       apart: true,
       kind: PARTS.distributorCap,
       nodes: { a: 'ht-cap' },
+      ...capFails(fit),
     },
     {
       id: 'lead-order',

@@ -31,9 +31,10 @@ export function plugGapIn(scene: Known, cylinder: number, state: MachineState): 
 export function sparkPath(scene: Known, ids: readonly string[], state: MachineState): SparkPath {
   const kindOf = (id: string) => scene.machine.partById.get(id)!.kind;
   const exchanged = ids.some((id) => state.clipped?.includes(id) && kindOf(id) === plug);
+  const cylinder = ids.map((id) => scene.machine.partById.get(id)!.cylinder).find((c) => c !== undefined);
   const steps: HighTension[] = ids
     .filter((id) => !state.clipped?.includes(id) && !(exchanged && kindOf(id) === plugSet))
-    .map((id) => kindOf(id).highTension!(scene.params[id]!, scene.machine.fit));
+    .map((id) => kindOf(id).highTension!(scene.params[id]!, scene.machine.fit, cylinder));
   return {
     seriesOhms: steps.reduce((sum, s) => sum + (s.seriesOhms ?? 0), 0),
     gapVolts: steps.reduce((sum, s) => sum + (s.gapVolts ?? 0), 0),
@@ -69,6 +70,13 @@ export const ownWay = (cylinder: number): string[] => [
   idOf('plug', cylinder),
 ];
 
+/**
+ * Manifold pressure at which a cylinder is filled, bar: near the air's own as it is cranked or opened up, where a weak
+ * spark misses first; far below it at idle, where the same spark still jumps (SOURCES, high tension). Judgement.
+ */
+const OPEN_BAR = 0.95;
+const IDLE_BAR = 0.5;
+
 /** Volts a place asks of the coil, before the gaps on the way there. */
 export function askedVolts(
   scene: Known,
@@ -79,8 +87,9 @@ export function askedVolts(
 ): number {
   if (place !== 'plug') return requiredVolts(1, 300, gapMetres ?? 6e-3);
   const gap = plugGapIn(scene, cylinder, state)!;
-  // Near atmospheric either way: cranking with the throttle open, or running under load, where it misses first.
-  const { bar, kelvin } = chargeAtSpark(scene.machine.fit.compressionRatio, 0.95, 300);
+  const idles = state.key === 'run' && state.speed !== 'fast' && state.rpm === undefined;
+  const drawn = idles ? IDLE_BAR : OPEN_BAR;
+  const { bar, kelvin } = chargeAtSpark(scene.machine.fit.compressionRatio, drawn, 300);
   return requiredVolts(bar, kelvin, gap);
 }
 

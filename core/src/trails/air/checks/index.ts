@@ -32,7 +32,7 @@ const measured: CheckMaker = (machine) =>
           id: 'air-vacuum-idle',
           station: GASKET,
           label: 'Vacuum gauge, idling',
-          touch: 'Gauge on a tap below the throttle.',
+          touch: 'Gauge on a tap below the throttle. Where it does not idle, hold it just running with the throttle.',
           watch: 'A steady needle. Low and steady: a leak or a late spark; swaying: mixture.',
           instrument: 'pressure gauge',
           probe: { kind: 'figure', value: (scene) => -idleVacuum(scene) },
@@ -91,7 +91,7 @@ const tried: CheckMaker = (machine) => {
         cautions: [...warm(machine).cautions, 'fuel vapour', 'hot coil'],
       },
       ({ params }) => {
-        const changes = 0.02 + 0.93 * logistic((figuresAt(params, part).leakShare - 0.14) / 0.04);
+        const changes = 0.012 + 0.94 * logistic((figuresAt(params, part).leakShare - 0.14) / 0.03);
         return { 'no change': 1 - changes, 'it changes': changes };
       },
     );

@@ -15,7 +15,7 @@ const LEGS = [
   [3, 1],
 ] as const;
 
-/** Volts of a leg with the connector apart: leg one is the failed one where one has failed. */
+/** Volts of a leg with the connector apart. */
 function legVolts(scene: Scene, machine: Machine, legs: readonly number[], fast: boolean): number {
   const own = figuresAt(scene.params, SOURCE);
   const making = makingOf(machine.fit.charge!.kind, machine.fit);
@@ -24,7 +24,7 @@ function legVolts(scene: Scene, machine: Machine, legs: readonly number[], fast:
     engineRpm(machine.fit, fast ? 'fast' : 'idle') *
     (own.strength ?? 1) *
     (making.winding === 'three' ? Math.sqrt(3) : 1);
-  const touched = legs.includes(1);
+  const touched = legs.includes(own.failedLeg ?? 1);
   if (touched && (own.openLeg ?? 0) > 0.5) return 0.01;
   const shorted = touched ? (own.shortedLeg ?? 1) : 1;
   return full * (making.winding === 'three' ? (1 + shorted) / 2 : shorted);
@@ -46,6 +46,7 @@ export const statorLegs: CheckMaker = (machine) => {
       : 'Meter on AC volts on the coil’s two wires.',
     watch: three ? 'All three alike within a tenth.' : 'Some tens of volts that rise with speed.',
     instrument: 'AC voltmeter',
+    picksUp: 8,
     probe: { kind: 'figure', value: (scene) => legVolts(scene, machine, l, state === FAST) },
     needs: [SOURCE],
     minutes: 1.2,
@@ -83,7 +84,7 @@ export const statorLegs: CheckMaker = (machine) => {
         'Some tenths, all alike.',
         (scene) => {
           const own = figuresAt(scene.params, SOURCE);
-          const touched = l.includes(1);
+          const touched = l.includes(own.failedLeg ?? 1);
           if (touched && (own.openLeg ?? 0) > 0.5) return OPEN_OHMS;
           return own.ohms * (three ? 2 : 1) * (touched ? (1 + (own.shortedLeg ?? 1)) / 2 : 1);
         },

@@ -15,6 +15,8 @@ import { about, engineRpm, makingOf, mostAmps } from '../making.ts';
 type Kind = NonNullable<Fit['charge']>['kind'];
 const kindOf = (fit: Fit): Kind => fit.charge?.kind ?? 'alternator';
 
+/** What an alternator’s sound diodes let by backwards, ohms. */
+const SOUND_DIODES_OHMS = 2e5;
 const SOUND_BELT = 0.95;
 const SLIPS_MORE = 0.55;
 /** A machine that cannot lift its terminals over a battery of this many volts, of twelve, gives nothing. */
@@ -113,6 +115,9 @@ const field: PlateSpec<'fieldOhms'> = {
   },
 };
 
+/** Share of its flux with which a generator no longer starts itself. */
+const NO_LONGER_STARTS = 0.007;
+
 /** Two-brush generator: armature, shunt field, the magnetism that is left in its iron. Nodes `a` armature, `b` earth. */
 export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residual', 'worn' | 'share' | PutIn> = {
   kind: 'generator',
@@ -145,7 +150,7 @@ export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residua
       label: 'has lost its magnetism, or is polarised the wrong way',
       weight: 1.5,
       repair: 'polarise',
-      apply: (p) => ({ ...p, residual: 0 }),
+      apply: (p, s) => ({ ...p, residual: between(NO_LONGER_STARTS, 0, s) }),
     },
     {
       id: 'shorted',
@@ -236,6 +241,16 @@ export const alternator: PartKind<
         leakOhms: logBetween(120, 5, s) * (volts / 12),
       }),
     },
+    {
+      // Forwards it does its work, backwards it lets a little by: nothing shows until the engine stands.
+      id: 'diode-leaks',
+      from: { leakOhms: SOUND_DIODES_OHMS },
+      label: 'a diode leaks, drains the battery at rest',
+      weight: 0.6,
+      repair: 'replace',
+      comesWith: 'heat',
+      apply: (p, s, { volts }) => ({ ...p, leakOhms: logBetween(300, 12, s) * (volts / 12) }),
+    },
   ],
   elements: (p, context) => {
     const { id, nodes } = context;
@@ -254,7 +269,7 @@ export const alternator: PartKind<
         onOhms: p.feedsOhms ?? 0.1,
         offOhms: OPEN_OHMS,
       },
-      { type: 'resistor', id: `${id}.leak`, a, b, ohms: p.leakOhms ?? 2e5 },
+      { type: 'resistor', id: `${id}.leak`, a, b, ohms: p.leakOhms ?? SOUND_DIODES_OHMS },
     ];
   },
 };

@@ -2,7 +2,10 @@ import { between, logBetween, type FaultMode, type PartKind, type PlateSpec } fr
 import { LEG_GONE, shareToCore } from '../harmed.ts';
 import { plates, running, type PutIn } from './source.ts';
 
-type StatorFault = FaultMode<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength', 'share' | 'openLeg' | 'shortedLeg'>;
+type StatorFault = FaultMode<
+  'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength',
+  'share' | 'openLeg' | 'shortedLeg' | 'failedLeg'
+>;
 const woundFault = (id: string, label: string, weight: number, apply: StatorFault['apply']): StatorFault => ({
   id,
   label,
@@ -23,7 +26,7 @@ const toCore = (label: string): StatorFault =>
   });
 const statorFaults: readonly StatorFault[] = [
   {
-    ...woundFault('open', 'a phase open', 2, (p, s) => ({
+    ...woundFault('open', 'open', 2, (p, s) => ({
       ...p,
       share: between(LEG_GONE.share.fast, LEG_GONE.share.idle, s),
       openLeg: 1,
@@ -37,6 +40,16 @@ const statorFaults: readonly StatorFault[] = [
     shortedLeg: between(0.75, 0.45, s),
   })),
 ];
+/** Any of three phases fails alone; the first keeps the name of its way of failing. */
+const ofEachPhase = (fault: StatorFault): StatorFault[] =>
+  [1, 2, 3].map((leg) => ({
+    ...fault,
+    id: leg === 1 ? fault.id : `${fault.id}-${leg}`,
+    family: fault.id,
+    label: `phase ${leg}: ${fault.label}`,
+    weight: fault.weight / 3,
+    apply: (p, s, fit) => ({ ...fault.apply(p, s, fit), failedLeg: leg }),
+  }));
 const statorPlates = (winding: string): PlateSpec<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength'>[] => [
   ...plates(winding),
   {
@@ -58,7 +71,10 @@ const stator = (
   kind: string,
   label: string,
   legs: 1 | 3,
-): PartKind<'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength', 'share' | 'openLeg' | 'shortedLeg' | PutIn> => ({
+): PartKind<
+  'voltsPerRpm' | 'ohms' | 'coreOhms' | 'strength',
+  'share' | 'openLeg' | 'shortedLeg' | 'failedLeg' | PutIn
+> => ({
   kind,
   symbol: 'winding',
   plates: statorPlates(legs === 3 ? 'A phase' : 'The coil'),
@@ -68,7 +84,7 @@ const stator = (
   ],
   faults: [
     ...(legs === 3
-      ? statorFaults
+      ? statorFaults.flatMap(ofEachPhase)
       : [
           woundFault('open', 'open', 2, (p) => ({ ...p, share: 0, openLeg: 1 })),
           toCore('to its core'),

@@ -29,7 +29,7 @@ export const starterCable: PartKind<'ohms', 'rotten'> = {
       weight: 3,
       repair: 'remake',
       comesWith: 'shaking',
-      apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.02, 0.25, s) * perHundredAmps(fit) }),
+      apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.02, 0.6, s) * perHundredAmps(fit) }),
     },
     {
       id: 'rotten',

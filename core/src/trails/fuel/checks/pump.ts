@@ -5,6 +5,7 @@ import { seen, seenSo } from '../../../machine/seen.ts';
 import { KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { BULB, LINE, PUMP, TANK } from '../ids.ts';
+import { runBack } from '../mixing.ts';
 import { kindOf, look } from './feed.ts';
 
 /** What the bulb and the pump say by themselves. */
@@ -131,8 +132,7 @@ const stoodFull = (machine: Machine): Check =>
       opens: ['fuel hose off'],
     },
     ({ params }) => {
-      const air = figuresAt(params, LINE).airShare ?? 0;
-      const back = seenSo(logistic((Math.max(figuresAt(params, PUMP).drains ?? 0, air) - 0.25) / 0.05), 0.93);
+      const back = seenSo(logistic((runBack(params) - 0.25) / 0.05), 0.93);
       return { full: 1 - back, 'run empty': back };
     },
   );

@@ -129,7 +129,9 @@ export const fuelOrNot: CheckMaker = (machine) =>
           (scene) => {
             const rich = scene.see('richness', CRANKING);
             const dry = logistic((0.3 - rich) / 0.05);
-            const dripping = logistic((rich - 1.75) / 0.12);
+            // What it drank too rich as it ran last stands on its plugs as well.
+            const ran = 0.6 * (1 - dry) * logistic((scene.see('richness', IDLE) - 1.5) / 0.08);
+            const dripping = Math.max(logistic((rich - 1.75) / 0.12), ran);
             return {
               'bone dry': 0.01 + 0.97 * dry,
               dripping: 0.01 + 0.97 * dripping,

@@ -58,6 +58,9 @@ export const wire: PartKind<'ohms' | 'earthOhms'> = {
   ],
 };
 
+/** So poor that a solenoid pulls in, loses its volts to the motor and lets go again: it chatters. Ohms, of twelve volts. */
+const HARDLY_HOLDS = 0.17;
+
 /** A clamp or strap that carries the starter's current. */
 export const heavyJoint: PartKind<'ohms'> = {
   kind: 'heavy joint',
@@ -80,7 +83,7 @@ export const heavyJoint: PartKind<'ohms'> = {
       weight: 3,
       repair: 'clean',
       comesWith: 'shaking',
-      apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.003, 0.1, s) * (fit.volts / 12) }),
+      apply: (p, s, fit) => ({ ...p, ohms: logBetween(0.005, HARDLY_HOLDS, s) * (fit.volts / 12) }),
     },
     {
       id: 'off',

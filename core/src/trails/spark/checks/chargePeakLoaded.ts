@@ -12,6 +12,7 @@ export const chargePeakLoaded: CheckMaker = (machine) => {
     touch: 'Peak adapter: red to the charge coil’s wire on the pack’s side of its connector, black to the engine.',
     watch: 'Good unplugged but low here: the connector, the stop line or the pack takes it.',
     instrument: 'peak adapter',
+    picksUp: 6,
     probe: { kind: 'figure', value: (scene) => chargePeakVolts(scene, CRANKING, 'pack-in') },
     state: CRANKING,
     needs: ['charge-coil', 'pack'],

@@ -12,6 +12,7 @@ export const chargePeakOpen: CheckMaker = () => [
     touch: 'Peak adapter: red to the charge coil’s wire, black to the engine.',
     watch: 'Low here: the coil itself, or weak magnets. It shows what ohms cannot.',
     instrument: 'peak adapter',
+    picksUp: 6,
     probe: { kind: 'figure', value: (scene) => chargePeakVolts(scene, OPEN, 'chg') },
     state: OPEN,
     needs: ['charge-coil'],

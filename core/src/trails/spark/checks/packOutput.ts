@@ -12,6 +12,7 @@ export const packOutput: CheckMaker = (machine) =>
     touch: `Peak adapter: red to the pack’s wire to ${named('coil')}, black to the engine.`,
     watch: 'Charge and trigger good but nothing here: the pack. Good here but no spark: wire, coil, earth of the pack.',
     instrument: 'peak adapter',
+    picksUp: 12,
     probe: { kind: 'figure', value: (scene) => outputPeakVolts(scene, CRANKING, n) },
     state: CRANKING,
     needs: ['pack'],

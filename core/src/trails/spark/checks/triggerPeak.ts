@@ -10,8 +10,9 @@ export const triggerPeak: CheckMaker = (machine) => {
     probe: { kind: 'figure', value: (scene) => triggerPeakVolts(scene, state, node) },
     state,
   });
-  const common: Pick<Check, 'instrument' | 'cautions' | 'needs'> = {
+  const common: Pick<Check, 'instrument' | 'picksUp' | 'cautions' | 'needs'> = {
     instrument: 'peak adapter',
+    picksUp: 0.1,
     cautions: ['rotating parts'],
     needs: ['trigger'],
   };

@@ -2,6 +2,7 @@ import { figuresAt } from '../../../machine/figures.ts';
 import { idOf, numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
+import { capFails } from '../parts/highTension.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
@@ -66,6 +67,7 @@ const parts = (fit: Fit): PartInstance[] => [
     apart: true,
     kind: PARTS.distributorCap,
     nodes: { a: 'ht-cap' },
+    ...capFails(fit),
   },
   { id: 'rotor', label: 'Rotor arm', station: 'rotor', apart: true, kind: PARTS.rotor, nodes: {} },
   ...endsOfSpark(fit),

@@ -44,7 +44,7 @@ export const chargeCoil: PartKind<'ohms' | 'voltsPerRpm' | 'earthOhms'> = {
       weight: 1.5,
       repair: 'replace',
       apply: (p, s) => {
-        const kept = between(0.6, 0.2, s);
+        const kept = between(0.6, 0.08, s);
         return { ...p, ohms: p.ohms * kept, voltsPerRpm: p.voltsPerRpm * kept };
       },
     },
@@ -100,7 +100,7 @@ export const triggerCoil: PartKind<'ohms' | 'peakVolts' | 'earthOhms', 'farFromM
       label: 'shorted',
       weight: 0.8,
       repair: 'replace',
-      apply: (p, s) => ({ ...p, ohms: p.ohms * between(0.4, 0.02, s), peakVolts: between(0.4, 0.05, s) }),
+      apply: (p, s) => ({ ...p, ohms: p.ohms * logBetween(0.4, 0.004, s), peakVolts: between(0.4, 0.02, s) }),
     },
     {
       id: 'gap',

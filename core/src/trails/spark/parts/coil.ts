@@ -99,7 +99,7 @@ export const coil: PartKind<CoilFigure | 'reversed', 'gapVolts'> = {
       comesWith: 'heat',
       // A shorted turn loads the whole winding: both the resistance and, more so, the stored energy fall.
       apply: (p, s) => {
-        const kept = between(0.6, 0.25, s);
+        const kept = between(0.6, 0.12, s);
         return { ...p, primaryOhms: p.primaryOhms * kept, henries: p.henries * kept ** 2 * 0.2 };
       },
     },

@@ -15,14 +15,14 @@ export const condenser: PartKind<'farads' | 'leakOhms'> = {
   ],
   repairs: [{ id: 'replace', label: 'Replace the condenser', minutes: 12, money: 8, goesWith: 'the points' }],
   faults: [
-    // Only the wiring's own 0.2 nF is left.
+    // From a third of its plate down to the wiring's own 0.2 nF.
     {
       id: 'open',
-      label: 'open inside',
+      label: 'open inside, or has lost its capacitance',
       weight: 3,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p) => ({ ...p, farads: 0.2e-9 }),
+      apply: (p, s) => ({ ...p, farads: logBetween(60e-9, 0.2e-9, s) }),
     },
     {
       id: 'wrong',

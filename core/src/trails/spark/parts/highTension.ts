@@ -1,4 +1,6 @@
-import { between, logBetween, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
+import { between, logBetween, OPEN_OHMS, type PartInstance, type PartKind } from '../../../machine/part.ts';
+import type { Fit } from '../../../schema/fit.ts';
+import { isSwapped } from './leadOrder.ts';
 
 /** A high-tension lead. Suppression lead is 10–20 kΩ/m; old wire cores read almost nothing. */
 export const htLead: PartKind<'ohms' | 'shuntOhms', 'gapVolts'> = {
@@ -51,7 +53,11 @@ export const htLead: PartKind<'ohms' | 'shuntOhms', 'gapVolts'> = {
   }),
 };
 
-export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet'> = {
+/** A track of carbon carries a spark from tower to tower well before a plug asks its own volts. Judgement. */
+const TRACK_VOLTS = 6e3;
+
+/** A cap; `towers` is the first of two neighbours between whose towers a track leads the spark. */
+export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'towers' | 'wet'> = {
   kind: 'distributor cap',
   symbol: 'cap',
   plates: [
@@ -78,9 +84,17 @@ export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet
     {
       id: 'tracked',
       label: 'cracked or carbon-tracked',
-      weight: 4,
+      weight: 2.5,
       repair: 'replace',
       apply: (p, s) => ({ ...p, shuntOhms: logBetween(250e3, 15e3, s), tracked: 1 }),
+    },
+    {
+      id: 'towers',
+      leap: true,
+      label: 'tracked from one tower to the next',
+      weight: 1.5,
+      repair: 'replace',
+      apply: (p, s, fit) => ({ ...p, tracked: 1, towers: 1 + Math.floor(s * fit.cylinders * 0.999) }),
     },
     {
       id: 'damp',
@@ -99,8 +113,16 @@ export const distributorCap: PartKind<'shuntOhms' | 'gapVolts', 'tracked' | 'wet
     },
   ],
   elements: (p, { id, nodes }) => [{ type: 'resistor', id: `${id}.leak`, a: nodes['a']!, b: '0', ohms: p.shuntOhms }],
-  highTension: (p) => ({ gapVolts: p.gapVolts, shuntOhms: p.shuntOhms }),
+  highTension: (p, { cylinders }, cylinder) => ({
+    gapVolts: p.gapVolts,
+    shuntOhms: p.shuntOhms,
+    ...(cylinder !== undefined && isSwapped(p.towers ?? 0, cylinder, cylinders) ? { flashVolts: TRACK_VOLTS } : {}),
+  }),
 };
+
+/** The ways in which a cap fails on this engine: of one tower none tracks to the next. */
+export const capFails = ({ cylinders }: Fit): Pick<PartInstance, 'fails'> =>
+  cylinders > 1 ? {} : { fails: distributorCap.faults.map((f) => f.id).filter((id) => id !== 'towers') };
 
 /** The resistor in a plug of that kind, ohms (SOURCES, high tension). */
 const RESISTOR_PLUG = { low: 3e3, high: 7.5e3 } as const;

@@ -18,7 +18,7 @@ export const leadOrder: PartKind<'swapped', 'crossed'> = {
       id: 'swapped',
       leap: true,
       label: 'two of them swapped',
-      weight: 0.6,
+      weight: 1,
       repair: 'sort',
       byHand: true,
       apply: (p, severity, fit) => ({ ...p, swapped: 1 + Math.floor(severity * fit.cylinders * 0.999) }),

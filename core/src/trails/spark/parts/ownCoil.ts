@@ -181,7 +181,7 @@ export const magnetoCoil: OwnCoil<'airGapMetres' | 'voltsPerRadian'> = {
       weight: 0.8,
       repair: 'replace',
       apply: (p, s) => {
-        const kept = between(0.55, 0.25, s);
+        const kept = between(0.55, 0.12, s);
         return { ...p, primaryOhms: p.primaryOhms * kept, voltsPerRadian: p.voltsPerRadian * kept ** 2 };
       },
     },
