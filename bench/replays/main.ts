@@ -18,6 +18,7 @@ import { BETWEEN } from './between.ts';
 import { CAR } from './car.ts';
 import { COMING } from './coming.ts';
 import type { Read, Replay } from './replay.ts';
+import { SHOP } from './shop.ts';
 import { SMALL } from './small.ts';
 
 const house = houseSchema.parse({});
@@ -99,7 +100,7 @@ function played(replay: Replay) {
     for (const o of check.opens) open.add(o);
   }
   const fault = tracer.model.faults.filter((f) => f.repairId === replay.truth).sort((a, b) => b.weight - a.weight)[0];
-  const sick = fault ? machinesWith(tracer, fault, complaint) : [];
+  const sick = fault && !replay.leadsOnly ? machinesWith(tracer, fault, complaint) : [];
   const own = middleOf(sick.map((make) => follow(tracer, complaint, make(), { most: MOST })));
   // The check that is proposed at the end, as the machine with this fault would answer it.
   const next = end.verdict.kind === 'second check' ? end.verdict.check : end.ranked[0]?.check;
@@ -124,7 +125,13 @@ function played(replay: Replay) {
 export function replayFigures() {
   const jobs = [...CAR, ...SMALL, ...COMING, ...BETWEEN].map(played);
   const part = (of: (j: (typeof jobs)[number]) => boolean) => Number((jobs.filter(of).length / jobs.length).toFixed(3));
+  const short = SHOP.map(played);
   return {
+    shop: {
+      jobs: short.length,
+      truthLeads: Number((short.filter((j) => j.leads).length / short.length).toFixed(3)),
+      misled: short.filter((j) => !j.leads).map(({ name, lead, share }) => ({ name, lead, share })),
+    },
     jobs: jobs.length,
     truthLeads: part((j) => j.leads),
     called: part((j) => j.called),

@@ -15,5 +15,8 @@ export interface Replay {
   )[];
   /** The fault that it was, by what put it right; of two the one that was found last. */
   readonly truth: string;
-  readonly minutes: number;
+  /** What it took in the shop. */
+  readonly minutes?: number;
+  /** It is not followed to its end from its complaint alone: only what leads after its readings is counted. */
+  readonly leadsOnly?: true;
 }

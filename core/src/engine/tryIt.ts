@@ -11,14 +11,21 @@ const MISSES = 'runs, but misses';
 const HARD = 'hard to start';
 const DEAD = 'does not fire';
 
+/** Of engines that do not fire, those that cough often enough to be called hard to start. Judgement. */
+const COUGHS = 0.08;
+
 /** Chances of how an engine starts and runs: fires or not, from the voltage that is there against what is asked. */
 export function runsHow(scene: Scene): Readonly<Record<string, number>> {
   const c = howItRuns(scene, CRANKING);
   const r = howItRuns(scene, RUNNING);
-  const dead =
+  const lifeless =
     0.6 * (1 - c.turns) +
     c.turns * (0.97 * (c.allDead + c.halted) + 0.03 * c.someDead + c.noneDead * (0.01 + 0.25 * c.weak));
-  const hard = (1 - dead) * (0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead));
+  // One that coughs now and then is called either.
+  const dead = (1 - COUGHS) * lifeless;
+  const unwilling = 0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead);
+  const empty = 0.4 * scene.see('runsEmpty', CRANKING);
+  const hard = COUGHS * lifeless + (1 - lifeless) * Math.max(unwilling, empty);
   const fires = Math.max(0, 1 - dead - hard);
   const sparks = Math.max(
     0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead,

@@ -26,6 +26,14 @@ export function sparkWords(
   return { none, weak: (1 - none) * (1 - strong), good: (1 - none) * strong };
 }
 
+/** What eyes make of a spark: none is now and then a faint one, a weak one is called either; of a good one few are wrong. Judgement. */
+const TAKEN_FOR = { noneWeak: 0.06, weakNone: 0.06, weakGood: 0.06, goodWeak: 0.01 } as const;
+const asSeen = ({ none, weak, good }: ReturnType<typeof sparkWords>): ReturnType<typeof sparkWords> => ({
+  none: none * (1 - TAKEN_FOR.noneWeak) + weak * TAKEN_FOR.weakNone,
+  weak: weak * (1 - TAKEN_FOR.weakNone - TAKEN_FOR.weakGood) + none * TAKEN_FOR.noneWeak + good * TAKEN_FOR.goodWeak,
+  good: good * (1 - TAKEN_FOR.goodWeak) + weak * TAKEN_FOR.weakGood,
+});
+
 /** Adjustable gap, set to what the check asks (6 mm unless it says otherwise). */
 export const sparkTester: Instrument = {
   id: 'spark tester',
@@ -33,7 +41,7 @@ export const sparkTester: Instrument = {
   words: ['none', 'weak', 'good'],
   observe(scene, { probe, state }) {
     if (probe.kind === 'spark') {
-      return { kind: 'category', shares: sparkWords(scene.spark(probe.place, state, probe.cylinder)) };
+      return { kind: 'category', shares: asSeen(sparkWords(scene.spark(probe.place, state, probe.cylinder))) };
     }
     if (probe.kind !== 'every spark') throw new TypeError('A spark tester needs a spark');
     return everySpark(
@@ -46,11 +54,15 @@ export const sparkTester: Instrument = {
 /** All cylinders one after the other: all good, all weak, none, one odd one out, or a mixture. */
 function everySpark(each: { none: number; weak: number; good: number }[]): Outcome {
   const product = (pick: (s: (typeof each)[number]) => number) => each.reduce((p, s) => p * pick(s), 1);
-  const shares: Record<string, number> = {
-    'good on all': product((s) => s.good),
-    'weak on all': product((s) => 1 - s.none) - product((s) => s.good),
-    'none at all': product((s) => s.none),
-  };
+  const shares: Record<string, number> = {};
+  const all = asSeen({
+    good: product((s) => s.good),
+    weak: product((s) => 1 - s.none) - product((s) => s.good),
+    none: product((s) => s.none),
+  });
+  shares['good on all'] = all.good;
+  shares['weak on all'] = all.weak;
+  shares['none at all'] = all.none;
   // Of a single cylinder there is no odd one.
   if (each.length > 1)
     each.forEach((one, i) => {

@@ -45,9 +45,22 @@ export interface Belief {
   readonly story: Story;
 }
 
+/**
+ * Owners' words are loose and no model is whole: what a reading has shown to be wrong on a trail brings its complaints at
+ * least so often, of how often that trail brings them; shown is what reads so many times likelier with it. Judgement.
+ */
+const LOOSELY = { share: 0.2, shown: Math.log(20) } as const;
 /** So many times oftener than on a sound machine: the complaint is this account’s. */
 const OFTENER = 3;
 const ENSEMBLES_KEPT = 600;
+
+/** An account held against what was told. */
+interface Tried {
+  readonly h: Hypothesis;
+  readonly complained: Float64Array;
+  readonly log: number;
+  readonly strata: Float64Array;
+}
 
 /** Weighs hypotheses for one machine; keeps the simulated members between calls. */
 export class Weigher {
@@ -107,13 +120,29 @@ export class Weigher {
       for (const check of this.model.checks) this.ensemble(faults).predict(check);
   }
 
-  private complaintOf(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
-    return this.ensemble(faults).figures(complaintKey(complaint), (scene) => complaintLikelihood(scene, complaint));
+  private broughtBy(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
+    return this.ensemble(faults).figures(complaintKey(complaint), (s) => complaintLikelihood(s, complaint));
+  }
+  /** How often each member of these faults comes with this complaint: because it brings it, or, once shown, in loose words. */
+  private complaintOf(faults: readonly ModelFault[], complaint: Complaint, story: Story): Float64Array {
+    const each = this.broughtBy(faults, complaint);
+    const loosely = Math.max(0, ...faults.map((f) => LOOSELY.share * complaintElsewhere(complaint, f.trail)));
+    const more = loosely > 0 && each.some((p) => p < loosely) && this.shown(faults, story, complaint);
+    return more ? each.map((p) => Math.max(p, loosely)) : each;
+  }
+  /** Whether some reading is far likelier with these faults than on a sound machine. */
+  private shown(faults: readonly ModelFault[], story: Story, complaint: Complaint): boolean {
+    return story.weighed.some((placed) => {
+      const check = this.checks.get(placed.reading.checkId);
+      if (!check) return false;
+      const logOf = (there: readonly ModelFault[]) => meanLog(this.readingLogs(there, placed, check, complaint));
+      return logOf(seenBy(faults, placed)) - logOf([]) > LOOSELY.shown;
+    });
   }
 
   /** p(complaint | these faults), over the members. */
   complaintShare(faults: readonly ModelFault[], complaint: Complaint): number {
-    const each = this.complaintOf(faults, complaint);
+    const each = this.broughtBy(faults, complaint);
     return each.reduce((a, b) => a + b, 0) / each.length;
   }
 
@@ -160,7 +189,7 @@ export class Weigher {
     const reads = this.readingLogs(faults, placed, check, complaint);
     // Without degrees every step reads alike, however often each brings the complaint.
     if (!this.ensemble(faults).graded) return reads[0]!;
-    const brings = strataLogs(this.ensemble(faults).complained, this.complaintOf(faults, complaint));
+    const brings = strataLogs(this.ensemble(faults).complained, this.broughtBy(faults, complaint));
     return logSum([...brings].map((l, s) => l + reads[s]!)) - logSum([...brings]);
   }
 
@@ -186,8 +215,8 @@ export class Weigher {
   }
 
   /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
-  private weigh(h: Hypothesis, story: Story, complaint: Complaint) {
-    const complained = this.complainedOf(h, complaint);
+  private weigh(h: Hypothesis, story: Story, complaint: Complaint): Tried {
+    const complained = this.complainedOf(h, story, complaint);
     const own = h.elsewhere || h === NOTHING_WRONG ? undefined : this.ensemble(h.faults);
     const each = HANDS.map((hands) => {
       const logs = complained.map((l) => l + Math.log(hands.share));
@@ -204,7 +233,7 @@ export class Weigher {
       for (const [ensemble, words] of seen)
         if (ensemble === own) {
           // What is complained of is a word too: the same machine has to say both.
-          const brought = this.complaintOf(h.faults, complaint);
+          const brought = this.complaintOf(h.faults, complaint, story);
           const both = strataLogs(
             own.complained,
             brought.map((p, m) => p * words[m]!),
@@ -221,10 +250,10 @@ export class Weigher {
   }
 
   /** log p(complaint | severity step) of an account; of nothing, what is complained of is as common as of all that is wrong. */
-  private complainedOf(h: Hypothesis, complaint: Complaint): Float64Array {
+  private complainedOf(h: Hypothesis, story: Story, complaint: Complaint): Float64Array {
     if (h === NOTHING_WRONG) return new Float64Array(STRATA).fill(this.complainedLog(complaint));
     if (h.elsewhere) return new Float64Array(STRATA).fill(Math.log(complaintElsewhere(complaint, h.elsewhere)));
-    return strataLogs(this.ensemble(h.faults).complained, this.complaintOf(h.faults, complaint));
+    return strataLogs(this.ensemble(h.faults).complained, this.complaintOf(h.faults, complaint, story));
   }
 
   private readingOf(h: Hypothesis, placed: PlacedReading, check: Check, complaint: Complaint, hands: Hands) {
@@ -276,11 +305,19 @@ export class Weigher {
               : blameOf(remaining, w.h.elsewhere, complaint, brings),
           elsewhere: w.h.elsewhere,
           mass: Math.exp(w.log - top) / total,
-          brings: w.h !== NOTHING_WRONG && broughtBy(w) > OFTENER * bySound,
+          brings: w.h !== NOTHING_WRONG && this.bringing(w, complaint) > OFTENER * bySound,
           strata: w.strata,
         };
       }),
     };
+  }
+
+  /** p(complaint | an account), as severe as its readings leave it, loose words left out. */
+  private bringing({ h, complained, strata }: Tried, complaint: Complaint): number {
+    const own = h.elsewhere
+      ? complained
+      : strataLogs(this.ensemble(h.faults).complained, this.broughtBy(h.faults, complaint));
+    return strata.reduce((sum, share, s) => sum + share * Math.exp(own[s]!), 0);
   }
 
   /** log p(complaint) by all that the trails know; kept for the complaint that was asked last, as a job asks the same. */
@@ -313,10 +350,6 @@ function together(seen: Map<Ensemble, Float64Array>, ensemble: Ensemble, each: F
     each.map((p, m) => p * (before?.[m] ?? 1)),
   );
 }
-
-/** p(complaint | an account), as severe as its readings leave it. */
-const broughtBy = ({ complained, strata }: { complained: Float64Array; strata: Float64Array }): number =>
-  strata.reduce((sum, share, s) => sum + share * Math.exp(complained[s]!), 0);
 
 /** Names a set of faults; asked for so often that one of them alone is not put together. */
 const nameOf = (faults: readonly ModelFault[]): string =>

@@ -160,6 +160,8 @@ describe('advice that a mechanic would take', () => {
       [reading('charge-lamp-on', 'lit')],
       [reading('charge-lamp-on', 'lit'), reading('charge-lamp-run', 'out')],
       [reading('charge-lamp-on', 'lit'), reading('charge-lamp-run', 'out'), reading('charge-belt', 'firm')],
+      [reading('charge-belt', 'firm'), reading('charge-wire-look', 'sound'), reading('charge-fast', 12.4)],
+      [reading('charge-lamp-run', 'lit'), reading('charge-belt', 'firm'), reading('charge-source', 12.3)],
     ]) {
       const [best, ...rest] = van.rank(van.belief(noCharge, events), noCharge, failing);
       if (best!.check.instrument === 'eyes' || best!.check.opens.length > 0) continue;

@@ -37,7 +37,10 @@ describe('a phase of a stator fails alone, whichever it is', () => {
   });
   it('a diode that leaks a little drains the battery, and charges it all the same', () => {
     const car = CHARGED['alternator with a lamp']!;
-    expect(readsLike(car, 'charge-fast', 'charger.diode-leaks')).toBeCloseTo(readsLike(car, 'charge-fast') as number, 1);
+    expect(readsLike(car, 'charge-fast', 'charger.diode-leaks')).toBeCloseTo(
+      readsLike(car, 'charge-fast') as number,
+      1,
+    );
     expect(readsLike(car, 'charge-drain', 'charger.diode-leaks')).toBeGreaterThan(0.1);
     expect(readsLike(car, 'charge-drain-unplugged', 'charger.diode-leaks')).toBeLessThan(0.06);
     const traced = new Tracer(car, house).trace(

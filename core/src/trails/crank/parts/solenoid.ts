@@ -62,7 +62,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
     {
       id: 'sticky',
       label: 'plunger sticking, it needs more volts than it gets',
-      weight: 1.5,
+      weight: 1,
       repair: 'replace',
       comesWith: 'heat',
       apply: (p, s) => ({ ...p, pullInVolts: p.pullInVolts * between(1.75, 2.2, s) }),

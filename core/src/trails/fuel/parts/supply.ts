@@ -202,7 +202,7 @@ export const line: PartKind<'squareMetres' | 'airShare', 'vapour'> = {
     {
       id: 'vapour',
       label: 'lies too near the heat: vapour in it',
-      weight: 0.8,
+      weight: 1.2,
       repair: 'reroute',
       comesWith: 'heat',
       never: 'without',

@@ -38,7 +38,7 @@ export const battery: PartKind<'restVolts' | 'ohms', 'chargeOhms'> = {
       apply: (p, s, fit) => ({
         ...p,
         // Where it is told that it should have been charged, a flat one is found before it is spoilt.
-        restVolts: (fit.volts * (fit.charge ? between(12, 11.3, s) : between(11.9, 10.8, s))) / 12,
+        restVolts: (fit.volts * (fit.charge ? between(12, 11.25, s) : between(11.9, 10.75, s))) / 12,
         // As flat as its owner says, it hardly turns a starter: what is left of the acid carries little.
         ohms: p.ohms * between(1.6, 6.5, s),
       }),

@@ -31,7 +31,7 @@ export const distributorShaft: PartKind<'playMetres', 'still'> = {
     {
       id: 'worn',
       label: 'bushes worn, it wobbles',
-      weight: 0.5,
+      weight: 1,
       repair: 'bushes',
       apply: (p, s) => ({ ...p, playMetres: between(0.15e-3, 0.5e-3, s) }),
     },
