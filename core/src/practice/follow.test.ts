@@ -70,9 +70,13 @@ describe('following the tracer', () => {
       reading('spark-every', 'none at all'),
       reading('points-1-closed', 90),
       reading('look-points-1', 'burnt or dirty'),
+      // Leads that touch nothing show OL as well: it is read again, and its own spark is.
       reading('coil-2-secondary', 'OL'),
+      reading('coil-2-secondary', 'OL'),
+      reading('spark-known-coil-2', 'good'),
     ];
-    const pairs = twin.belief(noFire, seen).weighed.filter((w) => both.every((f) => w.faults.includes(f)));
+    const { weighed } = twin.belief(noFire, seen);
+    const pairs = weighed.filter((w) => both.every(({ repairId }) => w.faults.some((f) => f.repairId === repairId)));
     expect(pairs.reduce((sum, w) => sum + w.mass, 0)).toBeGreaterThan(0.5);
   });
   it('takes whatever check it is given, and stops where nothing more is given', () => {
