@@ -1,11 +1,14 @@
 import { TRY_IT, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
 import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2, Waypoints } from 'lucide-react';
 import { Link } from 'react-router';
+import { AloudButton, NoVoice } from '../../aloud/AloudButton.tsx';
+import { useReadAloud } from '../../aloud/useReadAloud.ts';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
+import { checkAloud } from '../../words/aloud.ts';
 import { minutesWords } from '../../words/belief.ts';
 import { Cautions, useUnderstood } from './Cautions.tsx';
 import './checkCard.css';
@@ -36,6 +39,8 @@ interface Props {
   /** Ways of failing that can be laid on the ruler besides those that it tells apart. */
   faults?: ModelView['faults'];
   onAdd?: (faultId: string) => void;
+  /** What was read last, to be heard before this check. */
+  heard?: string | undefined;
   /** What belongs to the same round. */
   children?: React.ReactNode;
 }
@@ -74,8 +79,10 @@ export function CheckCard({
   wiring,
   faults = [],
   onAdd,
+  heard,
   children,
 }: Props) {
+  const aloud = useReadAloud([heard, checkAloud(check)].filter(Boolean).join(' Next: '));
   const { fresh, understand } = useUnderstood(check.cautions);
   const toOpen = check.opens.filter((o) => !opened.includes(o));
   const minutes = rank?.minutesNow ?? check.minutes;
@@ -88,6 +95,7 @@ export function CheckCard({
           <h2 className="text-xl">{check.label}</h2>
           <span className="text-[14px] text-soft">{why(rank, isNext, proving, unproposed)}</span>
         </div>
+        <AloudButton aloud={aloud} />
         {wiring && (
           <CornerLink
             to={wiring}
@@ -106,6 +114,7 @@ export function CheckCard({
         )}
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)] content-start gap-2.5 lg:row-span-2">
+        <NoVoice aloud={aloud} />
         <dl className="grid gap-1 text-[16px]">
           <Line icon={<Settings2 aria-hidden className="size-5" />} term="Set" text={check.set} />
           <Line icon={<Hand aria-hidden className="size-5" />} term="Touch" text={check.touch} />

@@ -10,6 +10,7 @@ import { TrailLine, TrailLines } from '../../trailMap/TrailLines.tsx';
 import { CheckCard } from './CheckCard.tsx';
 import { CheckList } from './CheckList.tsx';
 import { PhotosPanel } from '../photos/PhotosPanel.tsx';
+import { lastHeard } from '../../words/aloud.ts';
 import { nowOf } from './jobInput.ts';
 import { ProbePanel } from './ProbePanel.tsx';
 import { probeOf } from './probeParam.ts';
@@ -193,6 +194,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
             wiring={`/machines/${stored.machineId}/drawing?job=${stored.id}&check=${chosen}`}
             entry={entry}
             opened={trace.data.opened}
+            heard={lastHeard(stored.events, checks)}
             alternatives={ranked.filter((r) => r.id !== chosen).slice(0, 2)}
             onChoose={choose}
             faults={model.data.faults}

@@ -7,6 +7,9 @@ import { putDraft } from '../../draft/useDraft.ts';
 import { useModel, useWells } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { AloudButton, NoVoice } from '../../aloud/AloudButton.tsx';
+import { useReadAloud } from '../../aloud/useReadAloud.ts';
+import { checkAloud } from '../../words/aloud.ts';
 import { Cautions, useUnderstood } from '../job/Cautions.tsx';
 import { inputOf } from '../job/jobInput.ts';
 import { draftKeyOf } from '../job/useReadingEntry.ts';
@@ -44,6 +47,8 @@ export function YardPage() {
   const query = new URLSearchParams({ check: checkId, seed, ...(fault ? { fault } : {}), take: String(measuring) });
   const url = measuring > 0 && job.data ? `/api/machines/${job.data.machineId}/meter?${query.toString()}` : undefined;
   const held = useSimulatedMeter(url, tone);
+  // Once a figure stands it is what is wanted to hear.
+  const aloud = useReadAloud(held.steady?.text ?? (found ? checkAloud(found.check) : ''));
 
   const error = job.error ?? machine.error ?? model.error;
   if (error) return <Failed error={error} />;
@@ -64,7 +69,9 @@ export function YardPage() {
         <div className="grow basis-72">
           <h1 className="text-2xl sm:text-3xl">{check.label}</h1>
           <p className="text-lg">{check.touch}</p>
+          <NoVoice aloud={aloud} />
         </div>
+        <AloudButton aloud={aloud} />
         <Button onClick={() => void go(back)}>
           <ArrowLeft aria-hidden className="size-5" /> Back
         </Button>

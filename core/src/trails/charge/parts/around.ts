@@ -204,7 +204,7 @@ export const standing: PartKind<'ohms'> = {
   faults: [
     {
       id: 'drain',
-      label: 'something stays on',
+      label: 'draws too much at rest',
       weight: 3,
       repair: 'find',
       comesWith: 'shaking',
