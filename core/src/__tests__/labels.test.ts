@@ -5,6 +5,8 @@ import { house } from './machines.ts';
 
 /** A word that stands twice, one after the other. */
 const TWICE = /\b([a-zé’]{2,})\s+\1\b/i;
+/** A thing that stands for itself, or two names put together by a machine. */
+const GLUED = /\b([a-zé]{3,}) for \1\b|^(Drop over|Interlock):|, coil$|machine itself/i;
 
 describe.each(EVERY_KIND)('labels of %s', (_name, body) => {
   const model = buildModel(body, house);
@@ -14,6 +16,14 @@ describe.each(EVERY_KIND)('labels of %s', (_name, body) => {
       expect(mode.label).not.toMatch(/^(its|it|they)\b|: (it|they)\b/);
       expect(said).not.toMatch(TWICE);
       if (part.id.includes('-')) expect(said).not.toContain(part.id);
+    }
+  });
+  it('a check is named as one would say it: nothing glued, no word twice, no part’s id', () => {
+    for (const { label, set, watch } of [...model.checks, ...model.beyond]) {
+      expect(label).not.toMatch(GLUED);
+      expect(label).not.toMatch(TWICE);
+      for (const { id } of model.machine.parts) if (id.includes('-')) expect(label).not.toContain(id);
+      expect(`${set}${watch}`.trim()).not.toBe('');
     }
   });
   it('a repair says what is done, and no word twice', () => {

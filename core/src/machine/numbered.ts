@@ -51,3 +51,7 @@ export function eachOf(
   const numbers = partsOf(machine, what).map((p) => p.oneOf!.n);
   return numbers.map((n) => make(n, (word) => (numbers.length === 1 ? word : `${word} ${n}`)));
 }
+
+/** A check with a good part in its place: which one is said only where there are several. */
+export const withKnownGood = (seen: string, what: string, named: (what: string) => string): string =>
+  `${seen} with a known-good ${what}${named(what) === what ? '' : ` in place of ${named(what)}`}`;

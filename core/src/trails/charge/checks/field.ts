@@ -50,7 +50,7 @@ export const fullField: CheckMaker = (machine) => {
         station: REGULATOR,
         label: 'Full field for a moment: do the volts rise?',
         touch: 'Feed the field past the regulator as its circuit asks.',
-        watch: 'Volts rise at once: the regulator, or what feeds it. They do not: the machine itself.',
+        watch: 'Volts rise at once: the regulator, or what feeds it. They do not: the generator or alternator itself.',
         needs: [SOURCE, BELT],
       },
       ableAtFullField,

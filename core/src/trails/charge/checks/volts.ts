@@ -18,6 +18,7 @@ export const running = (
   opens: [],
   cautions: [...RUNNING_CAUTIONS, ...(machine.fit.marine ? (['marine'] as const) : [])],
 });
+const sourceName = ({ partById }: Machine): string => partById.get(SOURCE)!.label.toLowerCase();
 const charges = ({ partById }: Machine): boolean => partById.has(SOURCE);
 
 /** Volts at the battery against speed and load, and at the machine. */
@@ -64,7 +65,7 @@ export const chargeVolts: CheckMaker = (machine) => {
       ...running(machine, 'fast, all on', LOADED),
       id: 'charge-source',
       station: SOURCE,
-      label: 'Volts at the machine itself, fast',
+      label: `Volts at the ${sourceName(machine)}’s own terminal, fast`,
       touch: touch(machine, live, block(machine)),
       watch: 'Volts here and none at the battery: the wire. None here either: what makes them, or what excites it.',
       instrument: 'voltmeter',

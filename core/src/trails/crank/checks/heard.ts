@@ -7,6 +7,7 @@ import { CRANK_WORDS, type CrankWord } from '../../../machine/observed.ts';
 import { engagement } from '../cranking.ts';
 import { ENGINE, SOLENOID } from '../ids.ts';
 import { CAUTIONS, marine, start, told, keptFromFiring } from './start.ts';
+import { interlockName } from '../interlockName.ts';
 
 /** What a person at the cord, kick or handle feels, for what a starter would do. */
 const BY_HAND: Partial<Record<CrankWord, string>> = {
@@ -132,7 +133,7 @@ export const putAcross: CheckMaker = (machine) => {
           id: `crank-${lock.id}-bridged`,
           does: ['feeds past the switches'],
           station: lock.station,
-          label: `${lock.label}, bridged for the test: what it does`,
+          label: `Key to start, ${interlockName(lock.label)} bridged: what it does`,
           touch: 'A fused jumper over its two terminals, taken off again at once. Key to start.',
           watch: 'It turns now: that switch, or how it is set. It goes back as it was before anybody drives.',
           words: CRANK_WORDS,

@@ -6,6 +6,7 @@ import { engagement, motorIn } from '../cranking.ts';
 import { MOTOR, RELAY, SOLENOID } from '../ids.ts';
 import { ISOLATOR } from '../../shared/supply.ts';
 import { told, start } from './start.ts';
+import { interlockName } from '../interlockName.ts';
 
 /** Speed of the crank while it turns. */
 export const crankingSpeed: CheckMaker = (machine) =>
@@ -147,7 +148,7 @@ export const crankingVolts: CheckMaker = (machine) => {
       across(
         `crank-${lock.id}`,
         lock.id,
-        `Drop over: ${lock.label}`,
+        `Voltage drop across the ${interlockName(lock.label)}`,
         machineEnds(machine, lock.id),
         'Nothing to speak of: closed it is a wire.',
         3,

@@ -6,7 +6,7 @@ export const coilWireOhms: CheckMaker = (machine) =>
   eachOf(machine, 'coil', (n, named) => ({
     id: `coil-wire-${n}-ohms`,
     station: 'coil-wires',
-    label: `From the pack through ${named('coil')} to earth`,
+    label: `Ohms from the pack through ${named('coil') === 'coil' ? 'the coil' : named('coil')} to earth`,
     set: 'Engine still, the coil’s wire off the pack.',
     touch: `Red to the wire that goes to ${named('coil')}, black to the engine.`,
     watch: 'A fraction of an ohm. OL: measure again at the coil itself, to tell wire from coil.',

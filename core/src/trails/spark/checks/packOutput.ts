@@ -7,7 +7,7 @@ export const packOutput: CheckMaker = (machine) =>
   eachOf(machine, 'coil', (n, named) => ({
     id: `pack-output-${n}`,
     station: 'pack',
-    label: `Pack output peak, ${named('coil')}`,
+    label: `Peak of the pack’s output${named('coil') === 'coil' ? '' : ` to ${named('coil')}`}`,
     set: 'All connected. Crank at full speed, plugs out or earthed.',
     touch: `Peak adapter: red to the pack’s wire to ${named('coil')}, black to the engine.`,
     watch: 'Charge and trigger good but nothing here: the pack. Good here but no spark: wire, coil, earth of the pack.',

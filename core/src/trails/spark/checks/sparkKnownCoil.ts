@@ -1,4 +1,4 @@
-import { eachOf, idOf } from '../../../machine/numbered.ts';
+import { eachOf, idOf, withKnownGood } from '../../../machine/numbered.ts';
 import { CRANKING, SPARK_CAUTIONS, type CheckMaker, hasPart } from '../../../machine/check.ts';
 
 /** A coil that is known to be good, or the neighbour's, in place of this one: one for each coil. */
@@ -6,7 +6,7 @@ export const sparkKnownCoil: CheckMaker = (machine) =>
   eachOf(machine, 'coil', (n, named) => ({
     id: `spark-known-coil-${n}`,
     station: 'coils',
-    label: `Spark with a known-good coil for ${named('coil')}`,
+    label: withKnownGood('Spark', 'coil', named),
     set: 'Hook up a good coil of the same kind, or exchange it with its neighbour. Crank, out of gear.',
     touch: 'Its lead into the tester; tester’s clip on the engine.',
     watch: 'If the spark comes back, the old coil was the fault; if not, what drives it.',
