@@ -1,12 +1,21 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, go, launch, openWindow, sees } from './browser.ts';
+import { axe, click, launch, openWindow, sees } from './browser.ts';
+import { TestServer } from './server.ts';
 
+/** Its own: what others write on these jobs would be another screen. */
+const server = new TestServer();
+let url: string;
 let browser: Browser;
 beforeAll(async () => {
+  url = await server.start();
   browser = await launch();
 });
-afterAll(() => browser.close());
+afterAll(async () => {
+  await browser.close();
+  await server.remove();
+});
+const go = (page: Page, path: string) => page.goto(`${url}${path}`);
 
 /** What of the trace lies on the screen as it opens, nothing scrolled. */
 const inView = (page: Page) =>

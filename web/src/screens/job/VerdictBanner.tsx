@@ -137,7 +137,7 @@ function Banner({
   children?: ReactNode;
 }) {
   return (
-    <section role="status" className={`card flex flex-wrap items-center gap-3 !border-2 p-3 ${TONES[tone]}`}>
+    <section role="status" className={`card flex flex-wrap items-center gap-3 !border-2 px-3 py-2 ${TONES[tone]}`}>
       {icon}
       <div className="grow basis-60">
         <h2 className="text-lg">{title}</h2>
