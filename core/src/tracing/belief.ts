@@ -216,8 +216,9 @@ export class Weigher {
 
   /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
   private weigh(h: Hypothesis, story: Story, complaint: Complaint): Tried {
-    const complained = this.complainedOf(h, story, complaint);
     const own = h.elsewhere || h === NOTHING_WRONG ? undefined : this.ensemble(h.faults);
+    const brought = own && this.complaintOf(h.faults, complaint, story);
+    const complained = brought ? strataLogs(own.complained, brought) : this.complainedElsewhere(h, complaint);
     const each = HANDS.map((hands) => {
       const logs = complained.map((l) => l + Math.log(hands.share));
       const add = (more: Float64Array) => more.forEach((l, s) => (logs[s]! += l));
@@ -231,9 +232,8 @@ export class Weigher {
         else add(this.readingOf(h, placed, check, complaint, hands));
       }
       for (const [ensemble, words] of seen)
-        if (ensemble === own) {
+        if (brought && ensemble === own) {
           // What is complained of is a word too: the same machine has to say both.
-          const brought = this.complaintOf(h.faults, complaint, story);
           const both = strataLogs(
             own.complained,
             brought.map((p, m) => p * words[m]!),
@@ -249,11 +249,10 @@ export class Weigher {
     return { h, complained, log: Math.log(h.prior) + top + Math.log(sum / STRATA), strata: strata.map((w) => w / sum) };
   }
 
-  /** log p(complaint | severity step) of an account; of nothing, what is complained of is as common as of all that is wrong. */
-  private complainedOf(h: Hypothesis, story: Story, complaint: Complaint): Float64Array {
-    if (h === NOTHING_WRONG) return new Float64Array(STRATA).fill(this.complainedLog(complaint));
-    if (h.elsewhere) return new Float64Array(STRATA).fill(Math.log(complaintElsewhere(complaint, h.elsewhere)));
-    return strataLogs(this.ensemble(h.faults).complained, this.complaintOf(h.faults, complaint, story));
+  /** log p(complaint) where no fault that is known brings it; of nothing, it is as common as of all that is wrong. */
+  private complainedElsewhere({ elsewhere: trail }: Hypothesis, complaint: Complaint): Float64Array {
+    const log = trail ? Math.log(complaintElsewhere(complaint, trail)) : this.complainedLog(complaint);
+    return new Float64Array(STRATA).fill(log);
   }
 
   private readingOf(h: Hypothesis, placed: PlacedReading, check: Check, complaint: Complaint, hands: Hands) {

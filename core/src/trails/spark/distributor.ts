@@ -3,7 +3,7 @@ import type { MachineParams } from '../../machine/known.ts';
 import { idOf } from '../../machine/numbered.ts';
 import { logistic } from '../../random/lcg.ts';
 import type { Offers } from '../../machine/observed.ts';
-import { capFails } from './parts/highTension.ts';
+import { capFails } from './parts/distributorCap.ts';
 import { isSwapped } from './parts/leadOrder.ts';
 import { PARTS, type PartInstance } from './parts/index.ts';
 import type { Fit } from '../../schema/fit.ts';

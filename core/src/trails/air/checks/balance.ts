@@ -33,7 +33,7 @@ export const balanceChecks: CheckMaker = (machine) =>
           station: BALANCE,
           label: 'Vacuum of one side over the other',
           touch: 'A gauge on each side’s tap, or one gauge from tap to tap; the difference.',
-          watch: 'See whether all gauges show the same.',
+          watch: 'Compare the gauges: all should read alike.',
           instrument: 'pressure gauge',
           probe: { kind: 'figure', value: apartPascals },
           needs: [BALANCE],

@@ -87,7 +87,7 @@ const intake: PartKind<'leakSquareMetres', 'sticks'> = {
   plates: [leak(0, 0.05)],
   repairs: [HEAD, { id: 'free', label: 'Free the valve in its guide', minutes: 60, money: 6 }],
   faults: [
-    { id: 'leaks', label: 'does not seat', weight: 1, repair: 'head', apply: leaks(3.5, 16) },
+    { id: 'leaks', label: 'leaks at its seat', weight: 1, repair: 'head', apply: leaks(3.5, 16) },
     {
       id: 'sticks',
       label: 'sticks open in its guide',

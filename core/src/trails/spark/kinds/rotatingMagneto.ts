@@ -2,7 +2,7 @@ import { figuresAt } from '../../../machine/figures.ts';
 import { idOf, numbered } from '../../../machine/numbered.ts';
 import { magnetOffers } from '../generated.ts';
 import { sparkOffers } from '../offers.ts';
-import { capFails } from '../parts/highTension.ts';
+import { capFails } from '../parts/distributorCap.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import type { TrailKind, Station } from '../../../machine/trail.ts';
