@@ -54,6 +54,12 @@ describe('a hidden machine', () => {
     const sure = check('look-clamps').words!.length;
     expect(seen.filter((v) => v.kind === 'word' && v.word === 'sound').length / 300).toBeGreaterThan(1 - 0.5 / sure);
   });
+  it('misreads a feeler as seldom as it is told for what has no leads', () => {
+    const hidden = new HiddenMachine(model, [], seededRandom(3), { misprobe: 0.5, misread: 0.01 });
+    const gaps = Array.from({ length: 300 }, () => hidden.read(check('points-gap')));
+    const near = gaps.filter((v) => v.kind === 'number' && v.value > 0.25e-3 && v.value < 0.6e-3).length / 300;
+    expect(near).toBeGreaterThan(0.95);
+  });
   it('is read by careful hands mostly', () => {
     const random = seededRandom(6);
     const clumsy = Array.from({ length: 4000 }, () => someHands(random)).filter((h) => h.misprobe > 0.1).length / 4000;

@@ -7,14 +7,14 @@ import type { Complaint } from '../schema/job.ts';
 import { complaintLikelihood } from '../engine/complaint.ts';
 import { SEES_AGAIN } from '../tracing/repeated.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
-import { CAREFUL, HANDS, type Hands } from '../tracing/likelihood.ts';
+import { CAREFUL, HANDS, misses, type Hands } from '../tracing/likelihood.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
 
 /** What a meter shows below nothing as well. */
 const SIGNED = ['voltage', 'current', 'pressure', 'angle'] as const;
 
 /** How often a reading is something else altogether; told apart as in `Hands`. */
-export type Slips = Pick<Hands, 'misprobe' | 'mistold'>;
+export type Slips = Pick<Hands, 'misprobe' | 'mistold' | 'misread'>;
 
 /** Somebody's hands, as belief expects them: most are careful, a few clumsy. */
 export function someHands(random: Random): Slips {
@@ -40,8 +40,8 @@ export class HiddenMachine {
     const failed = faults.reduce((p, f) => withFault(model, p, f, random()), sound);
     this.scene = new Scene(model.machine, failed);
     this.random = random;
-    const { misprobe = 0, mistold = misprobe } = options;
-    this.slips = { misprobe, mistold };
+    const { misprobe = 0, mistold = misprobe, misread = misprobe } = options;
+    this.slips = { misprobe, mistold, misread };
   }
 
   /** How likely this very machine is to come in with a complaint, 0…1: another with the same fault may run. */
@@ -58,7 +58,7 @@ export class HiddenMachine {
   read(check: Check): ReadingValue {
     const instrument = INSTRUMENTS[check.instrument];
     const outcome = instrument.observe(this.scene, check);
-    const stray = this.random() < (check.instrument === 'eyes' ? this.slips.mistold : this.slips.misprobe);
+    const stray = this.random() < misses(check, this.slips);
     if (outcome.kind === 'category') {
       const words = Object.keys(outcome.shares);
       if (stray) return { kind: 'word', word: words[Math.floor(this.random() * words.length)]! };

@@ -166,7 +166,15 @@ export function aboutGroups({ base, table, alike }: Outcomes): number {
   return mutual(rows);
 }
 
-/** The same about the trail that it lies on. */
+/** How sure the likeliest reading is before it is taken, 0…1. */
+export function surest({ base, table, alike }: Outcomes): number {
+  const columns = new Float64Array(base.length);
+  add(columns, base, alike.reduce((a, b) => a + b, 0));
+  for (const row of table) if (row) add(columns, row, 1);
+  return Math.max(...columns) / columns.reduce((a, b) => a + b, 0);
+}
+
+/** `aboutGroups`, about the trail that it lies on. */
 export function aboutTrails({ base, table, alike }: Outcomes, { trails }: Counted): number {
   if (table.every((row) => !row)) return 0;
   const byTrail = new Map<number, Float64Array>();

@@ -2,10 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { failing, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import { Cells } from './cells.ts';
-import { count, countTwo, information, outcomeTable } from './counting.ts';
+import { count, countTwo, information, outcomes, outcomeTable, soundShare, surest } from './counting.ts';
+import type { Check } from '../trails/checks.ts';
 import { minutesOf, rankChecks } from './nextCheck.ts';
 import { follow } from '../practice/follow.ts';
 import { HiddenMachine } from '../practice/hiddenMachine.ts';
+import { drawFault } from '../practice/simulatedMeter.ts';
 import { seededRandom } from '../random/lcg.ts';
 import { SEES_AGAIN } from './repeated.ts';
 import { Tracer } from './trace.ts';
@@ -47,6 +49,28 @@ describe('expected information', () => {
           6,
         );
     }
+  });
+  it('is not fetched where the reading is known beforehand, while another check tells something', () => {
+    let asked = 0;
+    for (let seed = 1; seed <= 12; seed++) {
+      const random = seededRandom(seed);
+      const hidden = new HiddenMachine(model, [drawFault(model, random)], random);
+      follow(tracer, noFire, hidden, {
+        choose: (belief, ranked) => {
+          const laidOut = count(weigher, belief, failing, noFire);
+          const sure = (check: Check) => surest(outcomes(cells, laidOut, check)) > 0.98;
+          const [first, ...others] = ranked;
+          // What is nearly sound is sounded out.
+          if (soundShare(belief) < 0.5) {
+            asked++;
+            const other = others.find((o) => !sure(o.check));
+            expect(sure(first!.check) && other!.bitsPerMinute > first!.bitsPerMinute / 10, first!.check.id).toBe(false);
+          }
+          return first?.check;
+        },
+      });
+    }
+    expect(asked).toBeGreaterThan(40);
   });
   it('of the checks in front counts faults that are there together as they read together', () => {
     const both = new Tracer(machine(), house);

@@ -1,7 +1,7 @@
 import { OPENING_MINUTES, type Check, type Opening } from '../trails/checks.ts';
 import type { Belief, Weigher } from './belief.ts';
 import type { Cells } from './cells.ts';
-import { aboutGroups, aboutTrails, outcomes, type Counted } from './counting.ts';
+import { aboutGroups, aboutTrails, outcomes, soundShare, surest, type Counted } from './counting.ts';
 import { trailBelief } from './trailBelief.ts';
 import { SEES_AGAIN } from './repeated.ts';
 
@@ -30,6 +30,11 @@ export function opened(belief: Belief, weigher: Weigher): Set<Opening> {
 const TRAIL_FOUND = 0.6;
 const TRAIL_COUNTS = 2;
 
+/** Surer than this of what it will read, nobody goes and reads it while anything else tells a little. */
+const KNOWN_FROM = 0.98;
+const KNOWN_COUNTS = 0.05;
+const SOUNDED_OUT = 0.5;
+
 /** So many of the first are counted with sets of faults played together, and again until those that lead are. */
 const LOOKED_AT = 8;
 const LEAD = 5;
@@ -48,6 +53,8 @@ export function rankChecks(
 ): RankedCheck[] {
   const open = opened(belief, weigher);
   const trailOpen = Math.max(...trailBelief(belief).map((t) => t.share)) < TRAIL_FOUND;
+  // What is as good as sound is sounded out: there each reading is known, and each is needed.
+  const seeking = soundShare(belief) < SOUNDED_OUT;
   const look = (check: Check, rough: boolean): Looked => {
     const table = outcomes(cells, counted, check, { rough });
     // What has been read once mostly reads the same: only what would be seen afresh tells anything.
@@ -60,21 +67,25 @@ export function rankChecks(
       minutes: minutesOf(check, open),
       bitsPerMinute: (bits + more) / minutesOf(check, open, OPENING_CHARGE),
       exact: table.exact,
+      inFront: seeking && surest(table) > KNOWN_FROM ? KNOWN_COUNTS : 1,
     };
   };
-  const inOrder = (looked: Looked[]) => looked.sort((a, b) => b.bitsPerMinute - a.bitsPerMinute);
+  const inOrder = (looked: Looked[]) =>
+    looked.sort((a, b) => b.inFront * b.bitsPerMinute - a.inFront * a.bitsPerMinute);
   let looked = inOrder(
     weigher.model.checks.filter((check) => !excluded.has(check.id)).map((check) => look(check, true)),
   );
   while (looked.slice(0, LEAD).some((l) => !l.exact))
     looked = inOrder(looked.map((l, place) => (place < LOOKED_AT && !l.exact ? look(l.check, false) : l)));
   return looksFirst(
-    looked.map(({ exact: _, ...ranked }) => ranked),
+    looked.map(({ exact: _, inFront: _place, ...ranked }) => ranked),
     open,
   );
 }
 interface Looked extends RankedCheck {
   readonly exact: boolean;
+  /** How much its bits count for its place. */
+  readonly inFront: number;
 }
 
 /** A look that takes under a minute and tells at least this comes before anything is opened. */

@@ -48,6 +48,31 @@ function besideIt(
 }
 
 /**
+ * A cracked plug, a burnt rotor: what eyes found at the part itself, costs little and is soon done is put right whatever
+ * else is thought. The engine is tried then; tracing on beside it would only measure it again.
+ */
+const PLAIN = { minutes: 15, money: 10, present: 0.7 } as const;
+function plainToSee(
+  weigher: Weigher,
+  belief: Belief,
+  shares: readonly RepairShare[],
+  foundIn: () => readonly Found[],
+): RepairShare | undefined {
+  const cheap = shares.filter(
+    (s) =>
+      s.repair.minutes <= PLAIN.minutes &&
+      s.repair.money <= PLAIN.money &&
+      presentShare(belief, s) >= PLAIN.present,
+  );
+  if (cheap.length === 0) return undefined;
+  const byEye = foundIn().filter((f) => {
+    const reading = belief.story.readings.find((r) => r.reading.id === f.readingId)?.reading;
+    return reading && weigher.check(reading.checkId)?.instrument === 'eyes';
+  });
+  return cheap.find((s) => byEye.some((f) => f.fault.repairId === s.repair.id));
+}
+
+/**
  * What eyes have found and belief holds guilty is put right in any case: asking more only costs minutes. So is what a
  * meter has shown of that part alone, unless another repair stands out beside it and being wrong is expected to cost
  * more than the next check does.
@@ -62,7 +87,8 @@ export function seenBroken(
 ): Verdict | undefined {
   const [best, second] = shares;
   const beside = best && besideIt(weigher, belief, shares, best, foundIn);
-  if (beside) return { kind: 'fix', repair: beside.repair, share: beside.share, why: 'seen' };
+  const plain = beside ?? plainToSee(weigher, belief, shares, foundIn);
+  if (plain) return { kind: 'fix', repair: plain.repair, share: plain.share, why: 'seen' };
   if (!best || best.repair.money >= dearFrom) return undefined;
   const there =
     soonDone(best.repair) && best.share >= SURELY_THERE.blamed && presentShare(belief, best) >= SURELY_THERE.present;

@@ -45,6 +45,11 @@ describe('what is seen and soon done', () => {
     // Less likely than that it is not put right for what a meter showed.
     expect(seenBroken(weigher, drop, [of('points.set', 0.8)], 200, found, 9)).toBeUndefined();
   });
+  it('a plug seen cracked is renewed at once, whatever else may miss', () => {
+    const misses: Complaint = { ...noFire, symptom: 'misses' };
+    const { verdict } = spark.trace(misses, [reading('look-plugs', 'only 2 is cracked')], failing);
+    expect(verdict).toMatchObject({ kind: 'fix', repair: { id: 'plug-2.replace' }, why: 'seen' });
+  });
   it('a wire that only looks bad is not mended on a remark', () => {
     expect(verdictAfter(reading('seen-charge-wire', 'looks bad')).kind).toBe('check');
   });

@@ -19,7 +19,9 @@ const CRACKED_VOLTS = 15e3;
 const GLOWED = 0.75;
 /** Keenness for one plug among many; false alarms are spread over all of them. */
 const SEEN_ALONE = 0.93;
-const MISTAKEN = 0.003;
+const MISTAKEN = 0.001;
+/** Nobody tells of a crack or a bridge of carbon that is not there. */
+const NOT_THERE = 1e-4;
 
 /** What is seen of one plug each, of several. */
 const onEach = (look: Parameters<typeof onlyPlug>[1], each: readonly number[]): Record<string, number> =>
@@ -58,7 +60,7 @@ function seesPlugs(scene: Scene): Record<string, number> {
   for (const look of ['bridged', 'cracked'] as const) {
     const is = (p: (typeof own)[number]) =>
       look === 'bridged' ? p.shuntOhms < BRIDGED_OHMS : (p.flashVolts ?? Infinity) < CRACKED_VOLTS;
-    const seen = own.map((p) => (is(p) ? SEEN_ALONE : MISTAKEN / 2));
+    const seen = own.map((p) => (is(p) ? SEEN_ALONE : NOT_THERE));
     strikes(one ? { [allPlugs(look)]: seen[0]! } : onEach(look, seen));
   }
   strikes({ [allPlugs('oily')]: oily.all, ...(one ? {} : onEach('oily', oily.alone)) });

@@ -144,6 +144,7 @@ of('breaker points, six cylinders', [
   ['lead-order', 'lead-order.crossed', 'in order'],
   ['plug-type', undefined, 'as the book says'],
   ['plug-type', 'plugs.hot', 'too hot'],
+  ['plug-type', 'plug-2.hot', 'only 2 is too hot'],
   ['plug-type', 'plugs.cold', 'too cold'],
   ['look-plugs', 'plugs.hot', 'all white'],
   ['look-plugs', 'plugs.narrow', 'all gaps narrow'],
