@@ -169,7 +169,11 @@ export function aboutGroups({ base, table, alike }: Outcomes): number {
 /** How sure the likeliest reading is before it is taken, 0…1. */
 export function surest({ base, table, alike }: Outcomes): number {
   const columns = new Float64Array(base.length);
-  add(columns, base, alike.reduce((a, b) => a + b, 0));
+  add(
+    columns,
+    base,
+    alike.reduce((a, b) => a + b, 0),
+  );
   for (const row of table) if (row) add(columns, row, 1);
   return Math.max(...columns) / columns.reduce((a, b) => a + b, 0);
 }

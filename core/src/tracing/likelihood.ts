@@ -26,10 +26,7 @@ const CLUMSY: Hands = { misprobe: 0.12, mistold: 0.1, misread: 0.02, unlike: 0.3
 export const HANDS: readonly Hands[] = [CAREFUL, CLUMSY];
 
 /** Share of the readings of a check that miss their mark; without leads none touches the wrong terminal. */
-export const misses = (
-  check: Check,
-  hands: Pick<Hands, 'misprobe' | 'mistold' | 'misread'> = CAREFUL,
-): number => {
+export const misses = (check: Check, hands: Pick<Hands, 'misprobe' | 'mistold' | 'misread'> = CAREFUL): number => {
   if (check.instrument === 'eyes') return hands.mistold;
   return INSTRUMENTS[check.instrument].leadless ? hands.misread : hands.misprobe;
 };

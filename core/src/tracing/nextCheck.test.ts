@@ -15,6 +15,7 @@ import { Tracer } from './trace.ts';
 const tracer = new Tracer(machine(), house);
 const { weigher, model } = tracer;
 const cells = new Cells(weigher);
+const charged = new Tracer(CHARGED['alternator, regulator apart, ammeter']!, house);
 const counted = (events: Parameters<Tracer['belief']>[1]) =>
   count(weigher, tracer.belief(noFire, events), failing, noFire);
 
@@ -51,26 +52,30 @@ describe('expected information', () => {
     }
   });
   it('is not fetched where the reading is known beforehand, while another check tells something', () => {
-    let asked = 0;
-    for (let seed = 1; seed <= 12; seed++) {
+    const { model: own, weigher: weighs } = charged;
+    const counts = new Cells(weighs);
+    let proposals = 0;
+    for (const seed of [1, 2, 3]) {
       const random = seededRandom(seed);
-      const hidden = new HiddenMachine(model, [drawFault(model, random)], random);
-      follow(tracer, noFire, hidden, {
+      const hidden = new HiddenMachine(own, [drawFault(own, random)], random);
+      follow(charged, noFire, hidden, {
+        most: 12,
         choose: (belief, ranked) => {
-          const laidOut = count(weigher, belief, failing, noFire);
-          const sure = (check: Check) => surest(outcomes(cells, laidOut, check)) > 0.98;
+          const laidOut = count(weighs, belief, failing, noFire);
+          const sure = (check: Check) => surest(outcomes(counts, laidOut, check)) > 0.98;
           const [first, ...others] = ranked;
+          const other = others.find((o) => !sure(o.check));
           // What is nearly sound is sounded out.
-          if (soundShare(belief) < 0.5) {
-            asked++;
-            const other = others.find((o) => !sure(o.check));
-            expect(sure(first!.check) && other!.bitsPerMinute > first!.bitsPerMinute / 10, first!.check.id).toBe(false);
+          // And a glance that takes seconds still goes before what opens something.
+          if (first && other && soundShare(belief) < 0.5 && other.check.opens.length === 0) {
+            proposals++;
+            expect(sure(first.check) && other.bitsPerMinute > first.bitsPerMinute / 10, first.check.id).toBe(false);
           }
           return first?.check;
         },
       });
     }
-    expect(asked).toBeGreaterThan(40);
+    expect(proposals).toBeGreaterThan(8);
   });
   it('of the checks in front counts faults that are there together as they read together', () => {
     const both = new Tracer(machine(), house);

@@ -77,10 +77,7 @@ export function rankChecks(
   );
   while (looked.slice(0, LEAD).some((l) => !l.exact))
     looked = inOrder(looked.map((l, place) => (place < LOOKED_AT && !l.exact ? look(l.check, false) : l)));
-  return looksFirst(
-    looked.map(({ exact: _, inFront: _place, ...ranked }) => ranked),
-    open,
-  );
+  return looksFirst(looked, open).map(({ exact: _, inFront: _place, ...ranked }) => ranked);
 }
 interface Looked extends RankedCheck {
   readonly exact: boolean;
@@ -99,13 +96,15 @@ const AS_GOOD = 0.9;
  * Nobody opens a dash before looking at the wire, or fetches a meter for what the eye tells as well: the best quick look
  * goes first while the best check opens something, and before an instrument that tells hardly more.
  */
-function looksFirst(ranked: readonly RankedCheck[], open: ReadonlySet<Opening>): RankedCheck[] {
-  const opens = ({ check }: RankedCheck) => check.opens.some((o) => !open.has(o));
+function looksFirst(ranked: readonly Looked[], open: ReadonlySet<Opening>): readonly Looked[] {
+  const opens = ({ check }: Looked) => check.opens.some((o) => !open.has(o));
   const [best] = ranked;
   if (!best || (!opens(best) && best.check.instrument === 'eyes')) return [...ranked];
   const quick = ranked.filter((r) => !opens(r) && r.minutes < LOOK_MINUTES);
   const look = opens(best)
     ? quick.find((r) => r.check.look && r.bits > LOOK_BITS)
-    : quick.find((r) => r.check.instrument === 'eyes' && r.bitsPerMinute >= AS_GOOD * best.bitsPerMinute);
+    : quick.find(
+        (r) => r.check.instrument === 'eyes' && r.inFront === 1 && r.bitsPerMinute >= AS_GOOD * best.bitsPerMinute,
+      );
   return look ? [look, ...ranked.filter((r) => r !== look)] : [...ranked];
 }

@@ -60,9 +60,7 @@ function plainToSee(
 ): RepairShare | undefined {
   const cheap = shares.filter(
     (s) =>
-      s.repair.minutes <= PLAIN.minutes &&
-      s.repair.money <= PLAIN.money &&
-      presentShare(belief, s) >= PLAIN.present,
+      s.repair.minutes <= PLAIN.minutes && s.repair.money <= PLAIN.money && presentShare(belief, s) >= PLAIN.present,
   );
   if (cheap.length === 0) return undefined;
   const byEye = foundIn().filter((f) => {
