@@ -29,6 +29,14 @@ export { drawFault, drawFaultAcross, SimulatedMeter, type Shown } from './practi
 export { holesOf, type Hole } from './practice/holes.ts';
 export { unsaidOf, type Unsaid } from './practice/unsaid.ts';
 export { HiddenMachine, someHands, type Slips } from './practice/hiddenMachine.ts';
+export { COURSE, courseLesson, type CourseLesson } from './practice/course.ts';
+export { deal, NoLesson, type Dealt, type LessonWanted } from './practice/deal.ts';
+export { adviseMove } from './practice/bestWay.ts';
+export { answerMove, NoSuchMove } from './practice/moves.ts';
+export { dueAgain, habitsOf, pastOf, type Again, type Habit, type LessonPast } from './practice/habits.ts';
+export { FINDINGS, reviewOf, type Finding, type FindingId, type Review } from './practice/review.ts';
+export { tutored, type Tutored } from './practice/tutor.ts';
+export * from './views/lesson.ts';
 export type * from './schema/index.ts';
 export { traceCauses, type Causes, type JudgedCause } from './tracing/causes.ts';
 export { likeliestComplaint, likelyComplaint } from './tracing/likelyComplaint.ts';

@@ -22,6 +22,7 @@ import { jobRoutes } from './routes/jobs.ts';
 import { machineRoutes } from './routes/machines.ts';
 import { dueRoutes } from './routes/due.ts';
 import { meterRoutes } from './routes/meter.ts';
+import { practiceRoutes } from './routes/practice.ts';
 import { pictureRoutes } from './routes/pictures.ts';
 import { simulatedRoutes } from './routes/simulated.ts';
 import { wantedSchema } from './routes/schemas.ts';
@@ -168,6 +169,7 @@ function apiRoutes({
   api.use('/simulated', simulatedRoutes(store, pages));
   api.use('/machines', meterRoutes(store, compute));
   api.use('/jobs', jobRoutes(store, compute, summaries));
+  api.use('/practice', practiceRoutes(store, compute));
   api.use('/house', houseRoutes(store));
   api.use('/journal', journalRoutes(store));
   /** Bays that somebody has before their eyes: theirs are worked out first. */

@@ -22,26 +22,34 @@ export function someHands(random: Random): Slips {
   return HANDS.find(({ share }) => (left -= share) < 0) ?? CAREFUL;
 }
 
+interface HiddenOptions extends Partial<Slips> {
+  readonly stretch?: number;
+  /** What the same eyes have seen of it before, by check. */
+  readonly saw?: ReadonlyMap<string, string>;
+  /** Faults that are not there (any more, or just now). */
+  readonly without?: (fault: ModelFault) => boolean;
+}
+
 /** A machine with hidden faults, played by the same model: its figures are drawn, and nobody is told them. */
 export class HiddenMachine {
   private readonly scene: Scene;
   private readonly random: Random;
   private readonly slips: Slips;
   /** What was seen before: the same eye sees it so again. */
-  private readonly saw = new Map<string, string>();
+  private readonly saw: Map<string, string>;
 
-  constructor(
-    model: Model,
-    faults: readonly ModelFault[],
-    random: Random,
-    options: { stretch?: number } & Partial<Slips> = {},
-  ) {
+  constructor(model: Model, faults: readonly ModelFault[], random: Random, options: HiddenOptions = {}) {
     const sound = drawSound(model, random, options.stretch ?? 1);
-    const failed = faults.reduce((p, f) => withFault(model, p, f, random()), sound);
+    const failed = faults.reduce((p, f) => {
+      // Its severity is drawn all the same: what is put right leaves the others as they are.
+      const severity = random();
+      return options.without?.(f) ? p : withFault(model, p, f, severity);
+    }, sound);
     this.scene = new Scene(model.machine, failed);
     this.random = random;
     const { misprobe = 0, mistold = misprobe, misread = misprobe } = options;
     this.slips = { misprobe, mistold, misread };
+    this.saw = new Map(options.saw);
   }
 
   /** How likely this very machine is to come in with a complaint, 0…1: another with the same fault may run. */
@@ -49,35 +57,39 @@ export class HiddenMachine {
     return complaintLikelihood(this.scene, complaint);
   }
 
-  /** Chance that it starts and runs even when it is tried, 0…1. */
+  /** Chances of how it starts and runs when it is tried. */
+  runs(): Readonly<Record<string, number>> {
+    return runsHow(this.scene);
+  }
+  /** Chance that it runs even, 0…1. */
   runsEven(): number {
-    return runsHow(this.scene)['runs even']!;
+    return this.runs()['runs even']!;
   }
 
-  /** What the instrument shows this time, its own error included. */
-  read(check: Check): ReadingValue {
+  /** What the instrument shows this time, its own error included; `random` is the luck of this reading. */
+  read(check: Check, random: Random = this.random): ReadingValue {
     const instrument = INSTRUMENTS[check.instrument];
     const outcome = instrument.observe(this.scene, check);
-    const stray = this.random() < misses(check, this.slips);
+    const stray = random() < misses(check, this.slips);
     if (outcome.kind === 'category') {
       const words = Object.keys(outcome.shares);
-      if (stray) return { kind: 'word', word: words[Math.floor(this.random() * words.length)]! };
+      if (stray) return { kind: 'word', word: words[Math.floor(random() * words.length)]! };
       const before = this.saw.get(check.id);
-      const word = before !== undefined && this.random() < SEES_AGAIN ? before : this.drawn(outcome.shares);
+      const word = before !== undefined && random() < SEES_AGAIN ? before : drawn(outcome.shares, random);
       this.saw.set(check.id, word);
       return { kind: 'word', word };
     }
     // Without leads it is misread.
-    if (stray) return untouched(instrument) ?? { kind: 'number', value: 2 * this.random() * outcome.value };
-    const shown = outcome.value + instrument.error(outcome.value) * normal(this.random);
+    if (stray) return untouched(instrument) ?? { kind: 'number', value: 2 * random() * outcome.value };
+    const shown = outcome.value + instrument.error(outcome.value) * normal(random);
     if (shown > (instrument.limit ?? Infinity)) return { kind: 'open' };
     const signed = SIGNED.some((d) => d === instrument.dimension);
     return { kind: 'number', value: signed ? shown : Math.max(0, shown) };
   }
+}
 
-  private drawn(shares: Readonly<Record<string, number>>): string {
-    const words = Object.keys(shares);
-    let left = this.random();
-    return words.find((word) => (left -= shares[word]!) < 0) ?? words[words.length - 1]!;
-  }
+function drawn(shares: Readonly<Record<string, number>>, random: Random): string {
+  const words = Object.keys(shares);
+  let left = random();
+  return words.find((word) => (left -= shares[word]!) < 0) ?? words[words.length - 1]!;
 }

@@ -11,4 +11,5 @@ export * from './photo.ts';
 export * from './book.ts';
 export * from './job.ts';
 export * from './house.ts';
+export * from './practice.ts';
 export * from './file.ts';

@@ -97,7 +97,7 @@ export interface JournalEntry {
 export type Change =
   | { type: 'job'; id: string; version: number }
   | { type: 'jobs' | 'machines' | 'house' | 'devices' }
-  | { type: 'machine'; id: string }
+  | { type: 'machine' | 'lesson'; id: string }
   | { type: 'summary'; id: string; summary: Summary };
 
 /** A copy of the data file beside it. */

@@ -2,7 +2,8 @@ import { TracerCache } from '@pondu/core';
 import type { Reader } from '../files/import.ts';
 import { readImport } from '../files/readImport.ts';
 import { Problem } from '../http/problem.ts';
-import { answer, type Answer, type Input, type OfMachine, type Output, type TaskName } from './tasks.ts';
+import type { OfMachine } from './ofMachine.ts';
+import { answer, type Answer, type Input, type Output, type TaskName } from './tasks.ts';
 
 /** Where the server's computing is done. */
 export interface Compute {

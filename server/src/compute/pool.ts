@@ -3,7 +3,8 @@ import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { valueOf, type Compute } from './compute.ts';
 import { Line } from './line.ts';
-import type { Answer, OfMachine, TaskName } from './tasks.ts';
+import type { OfMachine } from './ofMachine.ts';
+import type { Answer, TaskName } from './tasks.ts';
 
 /** One thread stays free to answer with. */
 const threads = (): number => Math.max(1, availableParallelism() - 1);

@@ -28,8 +28,6 @@ import {
   withTracer,
   type Check,
   type Conditions,
-  type House,
-  type MachineBody,
   type MachineState,
   type Plate,
   type ReadingValue,
@@ -39,13 +37,11 @@ import {
 } from '@pondu/core';
 import type { FreeProbe, JobBody, JobEvent } from '@pondu/core/schema';
 import { invalid, notFound, Problem } from '../http/problem.ts';
+import type { OfMachine } from './ofMachine.ts';
 import { parseWords } from './parseWords.ts';
+import { PRACTICE_TASKS } from './practice.ts';
 import { readingsCsv } from './readingsCsv.ts';
 
-export interface OfMachine {
-  machine: MachineBody;
-  house: House;
-}
 export interface OfJob extends OfMachine {
   job: JobBody;
   events: JobEvent[];
@@ -207,6 +203,7 @@ export const TASKS = {
         shown: Array.from({ length: steps + 1 }, (_, i) => meter.at(i * METER_EVERY_SECONDS)),
       };
     }),
+  ...PRACTICE_TASKS,
 };
 export type Tasks = typeof TASKS;
 export type TaskName = keyof Tasks;

@@ -1,6 +1,7 @@
 import { OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-openapi';
-import { freeProbeSchema, houseSchema, machineBodySchema, ponduFileSchema } from '@pondu/core/schema';
+import { freeProbeSchema, houseSchema, lessonAskSchema, machineBodySchema, ponduFileSchema } from '@pondu/core/schema';
 import { newMachineSchema } from '../routes/machines.ts';
+import { newMoveSchema } from '../routes/practice.ts';
 import { z } from 'zod';
 import * as schemas from '../routes/schemas.ts';
 
@@ -165,6 +166,29 @@ const CALLS: readonly Call[] = [
   { method: 'get', path: '/api/jobs/{id}/settings', summary: 'The set-up sheet' },
   { method: 'get', path: '/api/jobs/{id}/readings.csv', summary: 'Readings as CSV' },
   { method: 'post', path: '/api/jobs/{id}/close', summary: 'Close a job', sends: schemas.closeSchema, versioned: true },
+  { method: 'get', path: '/api/practice', summary: 'Lessons of the practice bench, what comes back, and habits' },
+  { method: 'get', path: '/api/practice/course', summary: 'The lessons that ship' },
+  {
+    method: 'post',
+    path: '/api/practice',
+    summary: 'Begin a lesson: of the course, drawn on a machine, or with faults that a teacher chose',
+    sends: lessonAskSchema,
+  },
+  { method: 'post', path: '/api/practice/again', summary: 'Begin one again that was mistaken, if one is due' },
+  { method: 'get', path: '/api/practice/{id}', summary: 'One lesson as its learner may see it' },
+  { method: 'delete', path: '/api/practice/{id}', summary: 'Take a lesson out of the list' },
+  {
+    method: 'post',
+    path: '/api/practice/{id}/moves',
+    summary: 'Look, measure, wait, ask, fit, take a hint, or give it back',
+    sends: newMoveSchema,
+  },
+  { method: 'get', path: '/api/practice/{id}/moves/{place}/worth', summary: 'What a move was worth in bits' },
+  {
+    method: 'get',
+    path: '/api/practice/{id}/review',
+    summary: 'What was hidden, and the way beside the best one; once over',
+  },
   { method: 'get', path: '/api/machines/{id}/book', summary: 'Its jobs with all that happened on them' },
   { method: 'get', path: '/api/due.ics', summary: 'Jobs that wait for a time, as iCalendar' },
   { method: 'get', path: '/api/machines/{id}/due.ics', summary: 'What is due on a machine by date, as iCalendar' },

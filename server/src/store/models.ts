@@ -72,6 +72,19 @@ export interface SimulationRow {
   made: number;
 }
 
+export interface LessonStoredRow {
+  id: string;
+  machineId: string | null;
+  body: string;
+  truth: string;
+  moves: string;
+  /** Once it is over and was asked for. */
+  review: string | null;
+  playedBy: string;
+  begunAt: string;
+  overAt: string | null;
+}
+
 type Of<Row extends object> = ModelStatic<Model<Row> & Row>;
 export interface Models {
   machines: Of<MachineRow>;
@@ -84,6 +97,7 @@ export interface Models {
   summaries: Of<SummaryRow>;
   simulations: Of<SimulationRow>;
   pictures: Of<PictureRow>;
+  lessons: Of<LessonStoredRow>;
 }
 
 const text = (field?: string) => ({ type: DataTypes.TEXT, ...(field ? { field } : {}) });
@@ -129,6 +143,18 @@ const picture = {
 };
 const house = { id: { type: DataTypes.INTEGER, primaryKey: true }, body: text(), version: { type: DataTypes.INTEGER } };
 
+const lesson = {
+  id: key,
+  machineId: text('machine_id'),
+  body: text(),
+  truth: text(),
+  moves: text(),
+  review: text(),
+  playedBy: text('played_by'),
+  begunAt: text('begun_at'),
+  overAt: text('over_at'),
+};
+
 /** Rows as they stand in the tables of the migrations. Times are ISO text that we set ourselves. */
 export function defineModels(sequelize: Sequelize): Models {
   const options = (tableName: string) => ({ tableName, timestamps: false });
@@ -146,6 +172,7 @@ export function defineModels(sequelize: Sequelize): Models {
       { jobId: { ...key, field: 'job_id' }, stand: text(), body: text(), ahead: text() },
       options('summaries'),
     ),
+    lessons: sequelize.define('lesson', lesson, options('lessons')),
     simulations: sequelize.define(
       'simulation',
       { name: { ...key, field: 'name' }, gzipped: { type: DataTypes.BLOB }, made: { type: DataTypes.INTEGER } },
