@@ -26,6 +26,8 @@ interface HiddenOptions extends Partial<Slips> {
   readonly stretch?: number;
   /** What the same eyes have seen of it before, by check. */
   readonly saw?: ReadonlyMap<string, string>;
+  /** Eyes that see what is plain to see: a word that is likelier than not is the one that is told. */
+  readonly keen?: boolean;
   /** Faults that are not there (any more, or just now). */
   readonly without?: (fault: ModelFault) => boolean;
 }
@@ -37,6 +39,7 @@ export class HiddenMachine {
   private readonly slips: Slips;
   /** What was seen before: the same eye sees it so again. */
   private readonly saw: Map<string, string>;
+  private readonly keen: boolean;
 
   constructor(model: Model, faults: readonly ModelFault[], random: Random, options: HiddenOptions = {}) {
     const sound = drawSound(model, random, options.stretch ?? 1);
@@ -50,6 +53,7 @@ export class HiddenMachine {
     const { misprobe = 0, mistold = misprobe, misread = misprobe } = options;
     this.slips = { misprobe, mistold, misread };
     this.saw = new Map(options.saw);
+    this.keen = options.keen ?? false;
   }
 
   /** How likely this very machine is to come in with a complaint, 0…1: another with the same fault may run. */
@@ -75,7 +79,7 @@ export class HiddenMachine {
       const words = Object.keys(outcome.shares);
       if (stray) return { kind: 'word', word: words[Math.floor(random() * words.length)]! };
       const before = this.saw.get(check.id);
-      const word = before !== undefined && random() < SEES_AGAIN ? before : drawn(outcome.shares, random);
+      const word = before !== undefined && random() < SEES_AGAIN ? before : this.seen(outcome.shares, random);
       this.saw.set(check.id, word);
       return { kind: 'word', word };
     }
@@ -86,7 +90,13 @@ export class HiddenMachine {
     const signed = SIGNED.some((d) => d === instrument.dimension);
     return { kind: 'number', value: signed ? shown : Math.max(0, shown) };
   }
+
+  private seen(shares: Readonly<Record<string, number>>, random: Random): string {
+    const plain = this.keen ? Object.keys(shares).find((word) => shares[word]! > PLAIN_FROM) : undefined;
+    return plain ?? drawn(shares, random);
+  }
 }
+const PLAIN_FROM = 0.5;
 
 function drawn(shares: Readonly<Record<string, number>>, random: Random): string {
   const words = Object.keys(shares);

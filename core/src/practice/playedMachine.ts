@@ -13,8 +13,8 @@ import { HiddenMachine } from './hiddenMachine.ts';
 /** Seeds of one lesson's chances, apart from one another. */
 const READING = 7919;
 const PRESENCE = 104_729;
-/** Whoever reads with his own hands in practice slips nothing; the helper is as clumsy as helpers are. */
-const OWN_HANDS = { misprobe: 0 } as const;
+/** Whoever reads himself in practice slips nothing and sees what is plain; the helper is as clumsy as helpers are. */
+const OWN_HANDS = { misprobe: 0, keen: true } as const;
 const HELPER = HANDS[1]!;
 
 type Played = Pick<Lesson, 'twists'>;

@@ -37,7 +37,13 @@ async function ask(path: string, init: RequestInit): Promise<Response> {
 }
 
 /** Calls the API; `version` is what the write is based on. Throws ApiProblem. */
-export async function call<T>(method: string, path: string, body?: unknown, version?: number): Promise<T> {
+export async function call<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  version?: number,
+  patienceMs = PATIENCE_MS,
+): Promise<T> {
   const headers: Record<string, string> = { accept: 'application/json' };
   if (method !== 'GET') headers['x-pondu'] = '1';
   if (body !== undefined) headers['content-type'] = 'application/json';
@@ -45,7 +51,7 @@ export async function call<T>(method: string, path: string, body?: unknown, vers
   const response = await ask(path, {
     method,
     headers,
-    signal: AbortSignal.timeout(PATIENCE_MS),
+    signal: AbortSignal.timeout(patienceMs),
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
   });
   if (!response.ok) throw await refused(response);

@@ -6,6 +6,7 @@ const KEYS: readonly [string, string][] = [
   ['?', 'Show or hide this sheet'],
   ['B', 'Go to the bays'],
   ['M', 'Go to the machines'],
+  ['P', 'Go to the practice bench'],
   ['N', 'Open a new job'],
   ['R', 'Type the reading'],
   ['Enter', 'Save the reading (in its box)'],

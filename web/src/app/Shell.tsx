@@ -15,6 +15,7 @@ const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster })
 const PLACES = [
   { to: '/', label: 'Bays', end: true },
   { to: '/machines', label: 'Machines', end: false },
+  { to: '/practice', label: 'Practice', end: false },
   { to: '/shop', label: 'Shop', end: false },
 ];
 
@@ -28,6 +29,7 @@ export function Shell() {
   useHotkeys('b', () => void go('/'));
   useHotkeys('m', () => void go('/machines'));
   useHotkeys('n', () => void go('/new'));
+  useHotkeys('p', () => void go('/practice'));
   useHotkeys('t', toggleTheme);
   return (
     <>
@@ -64,7 +66,8 @@ export function Shell() {
         >
           {theme === 'light' ? <Moon aria-hidden className="size-5" /> : <Sun aria-hidden className="size-5" />}
         </Button>
-        <Button look="quiet" className="!px-2" onClick={() => setHelp(true)} aria-label="Keys">
+        {/* A phone has no keys. */}
+        <Button look="quiet" className="!px-2 max-sm:hidden" onClick={() => setHelp(true)} aria-label="Keys">
           <Keyboard aria-hidden className="size-5" />
         </Button>
       </header>

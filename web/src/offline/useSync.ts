@@ -35,6 +35,9 @@ function follow({ mutate, cache }: Screens, change: Change | Missed): void {
       void mutate('/journal');
       void mutate(listsOf('/machines'));
       return void mutate(listsOf('/jobs'));
+    case 'lesson':
+      void mutate('/practice');
+      return void mutate(`/practice/${change.id}`);
     case 'house':
       void mutate('/house');
       void mutate('/journal');
