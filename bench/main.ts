@@ -9,6 +9,7 @@ import { againstOptimal } from './optimal.ts';
 import { solverFigures } from './solver.ts';
 import { serverFigures } from './server/main.ts';
 import { acrossTrails } from './acrossTrails.ts';
+import { practiceFigures } from './practice.ts';
 import { replayFigures } from './replays/main.ts';
 import { stressOf } from './stress.ts';
 import { speedFigures } from './speed/main.ts';
@@ -163,6 +164,7 @@ const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
 else if (process.argv.includes('replays')) process.stdout.write(`${JSON.stringify(replayFigures(), null, 2)}\n`);
+else if (process.argv.includes('practice')) process.stdout.write(`${JSON.stringify(practiceFigures(), null, 2)}\n`);
 else if (process.argv.includes('holes')) {
   const benched = Object.fromEntries(Object.keys(KINDS).map((k) => [k, machineOf(k)]));
   process.stdout.write(`${JSON.stringify(holeFigures(house, benched), null, 2)}\n`);

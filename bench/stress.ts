@@ -14,7 +14,15 @@ import {
 import { calibrationError, complaintOf, EXPLAINS } from './tracing.ts';
 
 /** Worse machines and clumsier hands than the model assumes. */
-const WORSE = { stretch: 2, misprobe: 0.08, mistold: 0.08, misread: 0.01, wrongPlates: 0.1, wrongBy: 1.5, cannotTell: 0.2 } as const;
+const WORSE = {
+  stretch: 2,
+  misprobe: 0.08,
+  mistold: 0.08,
+  misread: 0.01,
+  wrongPlates: 0.1,
+  wrongBy: 1.5,
+  cannotTell: 0.2,
+} as const;
 const MOST = 40;
 /** Machines drawn for a fault before it is left out. */
 const DRAWS = 20;

@@ -85,6 +85,25 @@ describe('a lesson', () => {
     expect(others).toMatchObject([{ id: other.id, found: false }]);
     expect(review.findings.map((f) => f.id)).toContain('not found');
   });
+  it('leaves and enters as a file: the same machine again; what a teacher set leaves once it is over', async () => {
+    const drawn = await begin({ seed: 41, twists: ['a helper reads'] });
+    const { body: file } = await s.api.get(`/api/practice/${drawn.id}/file`).expect(200);
+    expect(file).toMatchObject({ format: 'pondu-lesson', seed: 41 });
+    expect(file).not.toHaveProperty('faults');
+    const again = (await s.api.post('/api/practice').send({ file }).expect(201)).body as StoredLesson;
+    expect(again.lesson).toEqual(drawn.lesson);
+    const set = await begin({ faults: ['condenser.shorted'], seed: 5 });
+    problemIn(await s.api.get(`/api/practice/${set.id}/file`).expect(409));
+    await move(set, { kind: 'end' });
+    const { body: told } = await s.api.get(`/api/practice/${set.id}/file`).expect(200);
+    expect(told).toMatchObject({ faults: ['condenser.shorted'] });
+    problemIn(
+      await s.api
+        .post('/api/practice')
+        .send({ file: { format: 'other' } })
+        .expect(422),
+    );
+  });
   it('refuses a move that comes after others than its player saw, and what it cannot do', async () => {
     const lesson = await begin({ seed: 3 });
     const ask = { kind: 'ask', what: 'since' } as const;

@@ -9,6 +9,8 @@ import { buildModel, type Model, type ModelFault } from '../tracing/model.ts';
 import { Tracer } from '../tracing/trace.ts';
 import { bestWay } from './bestWay.ts';
 import { saidOf, sinceWhen } from './ownersWords.ts';
+import { NoSolution } from '../machine/scene.ts';
+import type { HiddenMachine } from './hiddenMachine.ts';
 import { PlayedMachine } from './playedMachine.ts';
 import { bypassOf, realMachine } from './realMachine.ts';
 import { drawFaultAcross } from './simulatedMeter.ts';
@@ -83,6 +85,12 @@ function known(
 
 const worded = (f: ModelFault) => ({ id: f.id, part: f.part.label, how: f.mode.label, repairId: f.repairId });
 
+/** Reads every check once on each of these. Throws NoSolution where figures far off their plates leave it no answer. */
+function readAll(model: Model, machines: readonly HiddenMachine[]): void {
+  for (const hidden of machines)
+    for (const check of [...model.checks, ...model.beyond]) hidden.read(check, seededRandom(1));
+}
+
 interface Drawn {
   real: MachineBody | undefined;
   model: Model;
@@ -112,9 +120,10 @@ function drawn(
   const constant: Complaint = { symptom: 'no-fire', pattern: 'constant', words: '', since: '', before: '' };
   const played = new PlayedMachine(model, { twists: [...twists] }, { ...hidden, knows: constant });
   const failing = played.at(new Set());
+  const sound = played.at(new Set(faults.map((f) => f.repairId)));
+  readAll(model, [failing, ...faults.map((f) => played.at(new Set([f.repairId]))), sound]);
   const symptom = wanted.symptom ?? likeliestComplaint((c) => failing.brings(c)).symptom;
   const complaint: Complaint = { ...constant, symptom, pattern };
-  const sound = played.at(new Set(faults.map((f) => f.repairId)));
   const brings = (m: typeof sound) => m.brings({ ...complaint, pattern: 'constant' });
   if (brings(failing) < EXPLAINS || brings(sound) > EXPLAINS / 2) throw new NoLesson('not complained of');
   const knows = known(complaint, faults, twists, random);
@@ -147,6 +156,7 @@ export function deal(wanted: LessonWanted, tracer: Tracer = new Tracer(wanted.ma
       const { way, right } = bestWay(tracer, lesson, truth);
       if (right) return { lesson, truth: { ...truth, best: way } };
     } catch (error) {
+      if (error instanceof NoSolution) continue;
       if (!(error instanceof NoLesson)) throw error;
       failed = error;
       if (error.code === 'no such fault' && wanted.faults) throw error;

@@ -3,6 +3,7 @@ import { freeProbeSchema } from './freeProbe.ts';
 import { houseSchema } from './house.ts';
 import { complaintSchema, conditionsSchema, readingValueSchema, recentWorkSchema } from './job.ts';
 import { machineBodySchema } from './machine.ts';
+import { storedMachineSchema } from './upgrade.ts';
 
 /** What makes a lesson harder than one fault that is there all the time. */
 export const TWISTS = [
@@ -18,6 +19,20 @@ export type Twist = (typeof TWISTS)[number];
 /** Seeds are shown and typed: few figures. */
 export const MOST_SEED = 9999;
 
+/** A shop's own lesson as a file: who opens it plays the same machine. */
+export const lessonFileSchema = z
+  .object({
+    format: z.literal('pondu-lesson'),
+    version: z.literal(1),
+    machine: storedMachineSchema,
+    twists: z.array(z.enum(TWISTS)).max(TWISTS.length),
+    seed: z.number().int().min(1).max(MOST_SEED),
+    /** Those that a teacher chose; drawn from the seed where they are left out. */
+    faults: z.array(z.string().max(80)).min(1).max(2).optional(),
+  })
+  .meta({ id: 'LessonFile' });
+export type LessonFile = z.infer<typeof lessonFileSchema>;
+
 /** What is asked for: a lesson of the course, or a machine with twists and a seed, or with faults that a teacher chose. */
 export const lessonAskSchema = z
   .object({
@@ -27,9 +42,10 @@ export const lessonAskSchema = z
     seed: z.number().int().min(1).max(MOST_SEED).optional(),
     /** Chosen by a teacher: `part.mode`. */
     faults: z.array(z.string().max(80)).min(1).max(2).optional(),
+    file: lessonFileSchema.optional(),
   })
-  .refine((a) => (a.course === undefined) !== (a.machineId === undefined), {
-    message: 'Name a lesson of the course or a machine, one of the two.',
+  .refine((a) => [a.course, a.machineId, a.file].filter((of) => of !== undefined).length === 1, {
+    message: 'Name a lesson of the course, a machine, or send a lesson’s file: one of the three.',
     path: ['machineId'],
   })
   .meta({ id: 'LessonAsk' });

@@ -171,7 +171,7 @@ const CALLS: readonly Call[] = [
   {
     method: 'post',
     path: '/api/practice',
-    summary: 'Begin a lesson: of the course, drawn on a machine, or with faults that a teacher chose',
+    summary: 'Begin a lesson: of the course, drawn on a machine, with faults that a teacher chose, or from its file',
     sends: lessonAskSchema,
   },
   { method: 'post', path: '/api/practice/again', summary: 'Begin one again that was mistaken, if one is due' },
@@ -184,6 +184,11 @@ const CALLS: readonly Call[] = [
     sends: newMoveSchema,
   },
   { method: 'get', path: '/api/practice/{id}/moves/{place}/worth', summary: 'What a move was worth in bits' },
+  {
+    method: 'get',
+    path: '/api/practice/{id}/file',
+    summary: 'The lesson as a file; one that a teacher set once it is over',
+  },
   {
     method: 'get',
     path: '/api/practice/{id}/review',

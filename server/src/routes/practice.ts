@@ -1,6 +1,6 @@
 import { randomInt } from 'node:crypto';
 import { COURSE, courseLesson, dueAgain, habitsOf, type Review, type StoredLesson } from '@pondu/core';
-import { lessonAskSchema, MOST_SEED, moveAskSchema } from '@pondu/core/schema';
+import { lessonAskSchema, MOST_SEED, moveAskSchema, type LessonFile } from '@pondu/core/schema';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Compute } from '../compute/compute.ts';
@@ -28,6 +28,8 @@ export const newMoveSchema = z
   .object({ place: z.number().int().min(0).max(500), ask: moveAskSchema })
   .meta({ id: 'NewMove' });
 const MOST_MOVES = 200;
+const notOver = () =>
+  new Problem(409, 'not-over', 'This lesson is not over: what is hidden is told when it is given back.');
 
 /** Lessons of the practice bench. What is hidden leaves the workshop once a lesson is over, and not before. */
 export function practiceRoutes(store: Store, compute: Compute): Router {
@@ -44,8 +46,7 @@ export function practiceRoutes(store: Store, compute: Compute): Router {
   };
   const isOver = ({ moves }: KeptLesson): boolean => moves.at(-1)?.ask.kind === 'end';
   async function reviewed(kept: KeptLesson): Promise<Review> {
-    if (!isOver(kept))
-      throw new Problem(409, 'not-over', 'This lesson is not over: what is hidden is told when it is given back.');
+    if (!isOver(kept)) throw notOver();
     const known = await keptReview(store, kept.id);
     if (known) return known;
     const review = await compute.run('review', { ...asked(kept), truth: kept.truth });
@@ -71,6 +72,11 @@ export function practiceRoutes(store: Store, compute: Compute): Router {
       const shipped = courseLesson(ask.course);
       if (!shipped) throw notFound('lesson in the course', String(ask.course));
       const dealt = await compute.run('deal', { ...shipped, house, course: shipped.n });
+      return void res.status(201).json(await shown(await keepLesson(store, dealt, null, by)));
+    }
+    if (ask.file) {
+      const { machine, twists, seed, faults } = ask.file;
+      const dealt = await compute.run('deal', { machine, house, twists, seed, faults });
       return void res.status(201).json(await shown(await keepLesson(store, dealt, null, by)));
     }
     const { machine } = await getMachine(store, ask.machineId!);
@@ -115,6 +121,21 @@ export function practiceRoutes(store: Store, compute: Compute): Router {
     if (!Number.isInteger(place) || place < 0 || place >= kept.moves.length)
       throw notFound('move in this lesson', param(req, 'place'));
     res.json(await compute.run('tutor', { ...asked(kept), place }));
+  });
+  /** The lesson as a file. One that a teacher set says what is wrong, and leaves once it is over. */
+  routes.get('/:id/file', async (req, res) => {
+    const kept = await keptLesson(store, param(req, 'id'));
+    const { machine, twists, seed, set } = kept.lesson;
+    if (set && !isOver(kept)) throw notOver();
+    const file: LessonFile = {
+      format: 'pondu-lesson',
+      version: 1,
+      machine,
+      twists,
+      seed,
+      ...(set ? { faults: kept.truth.faults.map((f) => f.id) } : {}),
+    };
+    res.attachment(`lesson-${seed}.json`).json(file);
   });
   routes.get('/:id/review', async (req, res) => {
     const kept = await keptLesson(store, param(req, 'id'));

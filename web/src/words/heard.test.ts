@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { saidOf, seededRandom } from '@pondu/core';
 import { SYMPTOM_GROUPS, SYMPTOMS } from './complaint.ts';
 import { heardIn } from './heard.ts';
 
@@ -42,5 +43,14 @@ describe('what an owner may mean', () => {
     const grouped = SYMPTOM_GROUPS.flatMap((g) => g.options.map((o) => o.value));
     expect([...grouped].sort()).toEqual(SYMPTOMS.map((s) => s.value).sort());
     expect(SYMPTOM_GROUPS).toHaveLength(5);
+  });
+  it('every owner of the practice bench is heard, whichever way he says it', () => {
+    const deaf = SYMPTOMS.flatMap(({ value: symptom }) => {
+      const said = Array.from({ length: 12 }, (_, k) => saidOf({ symptom, pattern: 'constant' }, seededRandom(k)));
+      return [...new Set(said)]
+        .filter((words) => !heardIn(words).includes(symptom))
+        .map((words) => `${symptom}: ${words}`);
+    });
+    expect(deaf).toEqual([]);
   });
 });

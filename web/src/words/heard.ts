@@ -18,7 +18,7 @@ const SAID: Readonly<Record<Symptom, readonly RegExp[]>> = {
   'crank-nothing': [
     /(dead|nothing).*\b(key|button|start)|(key|button).*\b(dead|nothing)/,
     /(not|no) (even )?(a )?click/,
-    /starter (is )?dead/,
+    /starter (is )?dead|starter.*\bdead\b/,
   ],
   'crank-click': [/\b(one|a single|just a|just) click|clicks once/],
   'crank-chatter': [/chatter|click(ing|s)? (and|after) click|clicking fast|rattles? like a machine gun|click click/],
@@ -39,17 +39,17 @@ const SAID: Readonly<Record<Symptom, readonly RegExp[]>> = {
   'no-pull': [
     /no (power|pull|strength)|(won.?t|will not|doesn.?t) (pull|rev)|flat spot|gutless|weak (on|up) (a |the )?hill|bogs/,
   ],
-  'no-idle': [/(won.?t|will not|doesn.?t) idle|no (idle|tickover)|stops (at|when).*(lights|idle|throttle)/],
+  'no-idle': [/(won.?t|will not|doesn.?t|does not) idle|no (idle|tickover)|stops (at|when).*(lights|idle|throttle)/],
   'idle-wrong': [/idles? (too )?(fast|slow|high|low|rough|wrong)|tickover|hunt(s|ing)\b|races\b/],
   'cold-runs': [
     /(cold|until (it is )?warm|when cold).*(stumbl|spit|bad|rough|hesitat)|(stumbl|spit|bad|rough|hesitat).*(cold|until (it is )?warm)/,
   ],
-  'kicks-back': [/kicks? back|kick-?back/],
+  'kicks-back': [/kick(s|ed)? back|kick-?back/],
   knocks: [/knock(s|ing)?\b|ping(s|ing)?\b|pink(s|ing)?\b/],
   'will-not-stop': [
     /(won.?t|will not|doesn.?t|can.?t) (stop|shut|switch off|turn it off)|runs? on\b|keeps running|diesel(s|ing)\b/,
   ],
-  'flat-overnight': [/flat (overnight|in the morning|after|by)|(battery|drains?).*(overnight|standing|morning)/],
+  'flat-overnight': [/flat (overnight|in the morning|after|by)|(battery|drains?).*(overnight|standing|morning)|(overnight|standing).*flat/],
 };
 
 /** Enough to choose from; more would be the list again. */

@@ -1,12 +1,14 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { LessonAsk, Twist } from '@pondu/core';
 import { Shuffle } from 'lucide-react';
+import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import { useHouse, useMachine, useMachineRows } from '../../api/hooks.ts';
 import { useModel } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField, TextField } from '../../ui/Field.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { Folded } from '../../ui/Folded.tsx';
 import { TWIST_WORDS } from '../../words/practice.ts';
 
@@ -22,7 +24,8 @@ type Deal = z.infer<typeof dealSchema>;
 
 /** A lesson drawn on a machine of the shop; two who give one seed play the same. A teacher may choose the faults. */
 export function DealForm({ busy, onDeal }: { busy: boolean; onDeal: (ask: Partial<LessonAsk>) => void }) {
-  const machines = useMachineRows({});
+  const [q, setQ] = useState('');
+  const machines = useMachineRows({ q });
   const { register, handleSubmit, control, setValue, formState } = useForm<Deal>({
     resolver: zodResolver(dealSchema),
     defaultValues: { machineId: '', twists: [], seed: '', first: '', second: '' },
@@ -32,9 +35,14 @@ export function DealForm({ busy, onDeal }: { busy: boolean; onDeal: (ask: Partia
   const house = useHouse();
   const model = useModel(picked.data?.machine, house.data?.house);
   const faults = (model.data?.faults ?? []).map((f) => ({ value: f.id, label: `${f.part} ${f.how}` }));
-  const rows = (machines.data?.rows ?? []).flatMap(({ id, machine }) =>
+  const found = (machines.data?.rows ?? []).flatMap(({ id, machine }) =>
     machine ? [{ value: id, label: machine.name }] : [],
   );
+  // One chosen before stays, whatever is looked for now.
+  const rows =
+    picked.data && !found.some((r) => r.value === picked.data!.id)
+      ? [{ value: picked.data.id, label: picked.data.machine.name }, ...found]
+      : found;
   const deal = (of: Deal) => {
     const chosen = [of.first, of.second].filter(Boolean);
     onDeal({
@@ -51,6 +59,7 @@ export function DealForm({ busy, onDeal }: { busy: boolean; onDeal: (ask: Partia
       onSubmit={(e) => void handleSubmit(deal)(e)}
     >
       <h2 className="text-lg">On a machine of the shop</h2>
+      {(q !== '' || (machines.data?.next ?? null) !== null) && <SearchField label="Search machines" onSearch={setQ} />}
       <SelectField
         label="Machine"
         value={machineId}

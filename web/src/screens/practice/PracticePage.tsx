@@ -1,9 +1,9 @@
-import type { StoredLesson } from '@pondu/core';
-import { Check, RotateCcw } from 'lucide-react';
-import { useState } from 'react';
+import type { LessonFile, StoredLesson } from '@pondu/core';
+import { Check, FolderOpen, RotateCcw } from 'lucide-react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { beginAgain, beginLesson, useCourse, usePractice, type CourseRow, type Practice } from '../../api/practice.ts';
-import { problemOf } from '../../api/problem.ts';
+import { ApiProblem, problemOf } from '../../api/problem.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty, Failed, Loading } from '../../ui/States.tsx';
@@ -49,6 +49,7 @@ export function PracticePage() {
             A machine with something wrong that you are not told. Nothing here counts among jobs, books or figures.
           </p>
         </div>
+        <OpenFile onFile={(file) => void begin('file', async () => beginLesson({ file: await readLesson(file) }))} />
         {due > 0 && (
           <Button look="do" disabled={busy !== undefined} onClick={() => void begin('again', beginAgain)}>
             <RotateCcw aria-hidden className="size-5" /> One that you mistook, again
@@ -79,6 +80,39 @@ export function PracticePage() {
         <LessonList lessons={lessons} />
       )}
     </div>
+  );
+}
+
+/** A lesson that somebody saved. Throws what is wrong with it. */
+async function readLesson(file: File): Promise<LessonFile> {
+  try {
+    return JSON.parse(await file.text()) as LessonFile;
+  } catch {
+    throw new ApiProblem(0, 'unreadable', `${file.name} is no lesson’s file. Nothing was changed.`);
+  }
+}
+
+function OpenFile({ onFile }: { onFile: (file: File) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label="A lesson’s file"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = '';
+          if (file) onFile(file);
+        }}
+      />
+      <Button onClick={() => input.current?.click()}>
+        <FolderOpen aria-hidden className="size-5" /> Open a lesson’s file
+      </Button>
+    </>
   );
 }
 

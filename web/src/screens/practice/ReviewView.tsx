@@ -1,5 +1,5 @@
 import type { Review, StoredLesson } from '@pondu/core';
-import { CircleCheck, CircleX, Trash2 } from 'lucide-react';
+import { CircleCheck, CircleX, Download, Trash2 } from 'lucide-react';
 import { useNavigate } from 'react-router';
 import { toast } from 'sonner';
 import { dropLesson, useReview } from '../../api/practice.ts';
@@ -76,6 +76,13 @@ export function ReviewView({ stored }: { stored: StoredLesson }) {
         <LinkButton to="/practice" look="do">
           To the practice bench
         </LinkButton>
+        <a
+          href={`/api/practice/${id}/file`}
+          download
+          className="inline-flex min-h-12 items-center gap-2 rounded-lg border-[1.5px] border-soft bg-panel px-4 text-[15px] hover:bg-sunk"
+        >
+          <Download aria-hidden className="size-5" /> Save it as a file
+        </a>
         <Button look="quiet" onClick={() => void drop()}>
           <Trash2 aria-hidden className="size-5" /> Take it out of the list
         </Button>
