@@ -32,7 +32,7 @@ export interface Habit {
   readonly lately: number;
 }
 /** So many lessons are "lately". */
-export const LATELY = 5;
+const LATELY = 5;
 /** Shown once is luck. */
 const HABIT_FROM = 2;
 

@@ -37,10 +37,15 @@ export function warmthOf(warmMinutes: number): Pick<Conditions, 'warmth' | 'soak
   return { warmth, ...(warmMinutes > 1 ? { soakMinutes: Math.round(warmMinutes) } : {}) };
 }
 
-/** Practice has no date of its own: it begins at eight. */
-const BEGINS = Date.UTC(2026, 0, 1, 8);
-const MINUTE_MS = 60_000;
-const momentAt = (minutes: number): string => new Date(BEGINS + Math.round(minutes * MINUTE_MS)).toISOString();
+/** Practice has no date of its own: each lesson begins at eight on the first of a January. */
+const BEGINS = 8 * 60;
+const DAY = 24 * 60;
+const two = (n: number): string => `${n}`.padStart(2, '0');
+function momentAt(minutes: number): string {
+  const at = BEGINS + Math.round(minutes);
+  const day = Math.min(31, 1 + Math.floor(at / DAY));
+  return `2026-01-${two(day)}T${two(Math.floor((at % DAY) / 60))}:${two(at % 60)}:00Z`;
+}
 
 interface Growing {
   minutes: number;

@@ -41,7 +41,7 @@ export function traceAt(tracer: Tracer, lesson: Lesson, moves: readonly Move[]):
 }
 
 /** Entropy over what would put it right, bits; what is not among the lines counts as one more. */
-export function openBits(lines: readonly Pick<SuspectLine, 'share'>[]): number {
+function openBits(lines: readonly Pick<SuspectLine, 'share'>[]): number {
   const rest = Math.max(0, 1 - lines.reduce((sum, l) => sum + l.share, 0));
   return [...lines.map((l) => l.share), rest].reduce((sum, p) => sum - (p > 0 ? p * Math.log2(p) : 0), 0);
 }

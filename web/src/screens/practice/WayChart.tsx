@@ -17,6 +17,17 @@ function lineOf(way: Way): { at: number[]; values: number[] } {
   return { at, values };
 }
 
+/** What was done, where belief then stood. */
+function dotsOf(way: Way): ChartDot[] {
+  let minutes = 0;
+  return way.flatMap((step) => {
+    minutes += step.minutes;
+    if (step.kind === 'other' || step.minutes === 0) return [];
+    const label = `${step.label}: ${percent(step.belief)} after ${Math.round(minutes)} min`;
+    return [{ x: minutes, y: step.belief, square: step.kind === 'fit', hollow: step.kind !== 'fit', label }];
+  });
+}
+
 const DASHES = ['2 4', '8 4', '2 4 8 4', '1 3'];
 
 /** One's own way, the best one, and those of others over the same machine, on one picture. */
@@ -30,21 +41,6 @@ export function WayChart({ review, others }: { review: Review; others: readonly 
       .map((o, k): ChartLine => ({ ...lineOf(o.way), label: o.by || `way ${k + 2}`, tone: 'warn', dash: DASHES[k]! })),
     { ...own, label: 'your way', tone: 'ink' },
   ];
-  let minutes = 0;
-  const dots = review.way.flatMap((step): ChartDot[] => {
-    minutes += step.minutes;
-    return step.kind === 'other' || step.minutes === 0
-      ? []
-      : [
-          {
-            x: minutes,
-            y: step.belief,
-            square: step.kind === 'fit',
-            hollow: step.kind !== 'fit',
-            label: `${step.label}: ${percent(step.belief)} after ${Math.round(minutes)} min`,
-          },
-        ];
-  });
   return (
     <Chart
       summary={`Belief in what was wrong. Your way: ${review.way.map((s) => `${s.label} ${percent(s.belief)}`).join(', ')}. The best way: ${review.best.map((s) => `${s.label} ${percent(s.belief)}`).join(', ')}.`}
@@ -52,7 +48,7 @@ export function WayChart({ review, others }: { review: Review; others: readonly 
       yWords={(share) => `${Math.round(share * 100)} %`}
       axes="minutes along the bottom, how much spoke for what was wrong up the side"
       lines={lines}
-      dots={dots}
+      dots={dotsOf(review.way)}
       floor={0}
       height={270}
     />
