@@ -38,7 +38,6 @@ const SHOTS = [
   ['prove', '/jobs/van-1/prove', 'What failed must pass', {}],
   ['card', '/jobs/saloon-1/card', 'Should be', {}],
   ['fit', '/machines/hill-quad/fit', 'no longer made', {}],
-  ['machine', '/machines/ferry-lorry', 'What it gives', {}],
   ['book', '/machines/doctors-coupe', 'Its book', {}],
   ['new-machine', '/machines/new', 'What makes', {}],
   ['new-job', '/new', 'Which machine', {}],
@@ -48,7 +47,7 @@ const SHOTS = [
 const folder = mkdtempSync(join(tmpdir(), 'pondu-shots-'));
 const servers = [];
 /** Resolves with all that it says once it is up. */
-async function start(name, env = {}) {
+async function start(name) {
   const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
     env: {
       ...process.env,
@@ -56,7 +55,6 @@ async function start(name, env = {}) {
       PONDU_DATA: join(folder, `${name}.sqlite`),
       PONDU_LOAD: join(root, 'demo'),
       PONDU_WEB: join(root, 'web/dist'),
-      ...env,
     },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
@@ -137,26 +135,44 @@ for (const [name, path, text, { typed, ...how }] of SHOTS) {
   await taken(page, 'waiting-phone');
 }
 
-// In the shop's network: who is in, and the key for the next device.
+// The practice bench: a check in hand, and the review of a way that bought a coil in vain.
 {
-  const said = await start('devices', { PONDU_DOOR: 'http' });
-  const lan = /http:\/\/\S+/.exec(said)[0];
-  const key = /Shop key: (\S+)/.exec(said)[1];
-  for (const [name, initials] of [
-    ['Tablet on the bench', 'JM'],
-    ['Phone', 'AK'],
-  ]) {
-    const page = await opened();
-    await page.goto(`${lan}/enter.html#${key}`, { waitUntil: 'networkidle2' });
-    await page.type('#name', name);
-    await page.type('#initials', initials);
-    await page.keyboard.press('Enter');
-    await page.waitForFunction(() => location.pathname === '/');
-    if (initials === 'JM') continue;
-    await page.goto(`${lan}/shop`, { waitUntil: 'networkidle2' });
-    await sees(page, key);
-    await taken(page, 'devices');
-  }
+  const post = async (path, body) =>
+    (
+      await fetch(`${url}/api${path}`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'x-pondu': '1' },
+        body: JSON.stringify(body),
+      })
+    ).json();
+  let lesson = await post('/practice', { course: 3 });
+  const move = async (ask) =>
+    (lesson = await post(`/practice/${lesson.id}/moves`, { place: lesson.moves.length, ask }));
+  const check = (checkId) => move({ kind: 'check', checkId, understood: true });
+  await check('battery-rest');
+  const page = await opened();
+  await page.goto(`${url}/practice/${lesson.id}`, { waitUntil: 'networkidle2' });
+  await sees(page, 'What will you check?');
+  await page.locator('::-p-text(Battery volts, cranking)').click();
+  await page.locator('::-p-text(Do it)').click();
+  await sees(page, 'as it should be');
+  await page.locator('::-p-text(What was it worth?)').click();
+  await sees(page, 'bits were open');
+  await page.evaluate(() => scrollTo(0, 0));
+  await taken(page, 'practice');
+  lesson = await (await fetch(`${url}/api/practice/${lesson.id}`)).json();
+  await check('lead-1-ohms');
+  await check('spark-plug-lead');
+  await move({ kind: 'fit', repairId: 'coil.replace' });
+  await check('coil-minus-closed');
+  await check('look-points');
+  await move({ kind: 'fit', repairId: 'points.dress' });
+  await check('try-it');
+  await move({ kind: 'end' });
+  const review = await opened();
+  await review.goto(`${url}/practice/${lesson.id}`, { waitUntil: 'networkidle2' });
+  await sees(review, 'how it went');
+  await taken(review, 'practice-review');
 }
 await browser.close();
 for (const server of servers) server.kill('SIGTERM');
