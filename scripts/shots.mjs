@@ -154,6 +154,7 @@ for (const [name, path, text, { typed, ...how }] of SHOTS) {
   await page.goto(`${url}/practice/${lesson.id}`, { waitUntil: 'networkidle2' });
   await sees(page, 'What will you check?');
   await page.locator('::-p-text(Battery volts, cranking)').click();
+  await page.locator('::-p-text(Understood)').click();
   await page.locator('::-p-text(Do it)').click();
   await sees(page, 'as it should be');
   await page.locator('::-p-text(What was it worth?)').click();

@@ -47,6 +47,29 @@ describe('lists come in pages', () => {
     }
     expect(names).toEqual(['alpha cutter', 'Beta cutter', 'zeta cutter']);
   });
+  it('what waits is told from what can go on: a time that has come holds nothing', async () => {
+    const machineId = await newMachine(s, { name: 'Held barge' });
+    const [free, part, soon, late] = await Promise.all([0, 1, 2, 3].map(() => newJob(s, complaint, machineId)));
+    const wait = (id: string, patch: object) => s.api.patch(`/api/jobs/${id}`).send(patch).expect(200);
+    await wait(part!, { waitsFor: 'part' });
+    await wait(soon!, { waitsFor: 'hot soak', dueAt: '2190-01-01T00:00:00Z' });
+    await wait(late!, { waitsFor: 'cold start', dueAt: '2020-01-01T00:00:00Z' });
+    const ids = async (held: string) => (await list(`?machine=${machineId}&held=${held}`)).rows.map((r) => r.id).sort();
+    expect(await ids('no')).toEqual([free, late].sort());
+    expect(await ids('yes')).toEqual([part, soon].sort());
+    expect(await ids('any')).toHaveLength(4);
+    await s.api.get(`/api/jobs?held=maybe`).expect(422);
+  });
+  it('keeps since when a job waits, and forgets it when it goes on', async () => {
+    const id = await newJob(s, complaint, await newMachine(s, { name: 'Waiting cutter' }));
+    const patched = async (patch: object) =>
+      ((await s.api.patch(`/api/jobs/${id}`).send(patch).expect(200)).body as { job: { waitsSince: string | null } })
+        .job;
+    const { waitsSince } = await patched({ waitsFor: 'part' });
+    expect(Math.abs(Date.parse(waitsSince!) - Date.now())).toBeLessThan(60_000);
+    expect((await patched({ title: 'Rudder' })).waitsSince).toBe(waitsSince);
+    expect((await patched({ waitsFor: '' })).waitsSince).toBeNull();
+  });
   it('a page that was never given is refused', async () => {
     await s.api.get('/api/jobs?after=nonsense').expect(422);
     await s.api.get('/api/jobs?limit=100000').expect(422);

@@ -192,6 +192,8 @@ export const jobBodySchema = z
     stage: stageSchema.default('complaint'),
     /** What the job waits for, if it does. */
     waitsFor: z.enum(['', 'part', 'hot soak', 'cold start', 'helper', 'dry day', 'owner']).default(''),
+    /** Since when it waits for that. */
+    waitsSince: z.iso.datetime().nullable().optional(),
     /** When it can go on, where that is known. */
     dueAt: z.iso.datetime().nullable().optional(),
     openedAt: z.iso.datetime(),

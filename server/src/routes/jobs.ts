@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { snagSchema, type JobBody, type JobEvent, type Reading } from '@pondu/core/schema';
+import { now } from '../clock.ts';
 import { Router, type Request, type Response } from 'express';
 import type { Compute } from '../compute/compute.ts';
 import type { OfJob } from '../compute/tasks.ts';
@@ -29,7 +30,8 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
     void res.status(201).json(await addEvent(store, id(req), event, expectedVersion(req)));
 
   routes.get('/', async (req, res) => {
-    const found = await jobRows(store, query(req, schemas.jobsQuerySchema));
+    const asked = { ...query(req, schemas.jobsQuerySchema), now: new Date(now()).toISOString() };
+    const found = await jobRows(store, asked);
     res.json(found);
     summaries.want(
       found.rows.filter((r) => r.summary === null && r.job && r.job.stage !== 'closed' && !r.awayAt).map((r) => r.id),
@@ -56,8 +58,18 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
       throw new Problem(422, 'close-by-name', 'Close a job at /close, where its proof is asked for.');
     // Reopening a closed job takes its closing back.
     const reopened = patch.stage === undefined ? {} : { closedAt: null, closedBecause: '' };
+    const since = (job: JobBody) =>
+      patch.waitsFor === undefined || patch.waitsFor === job.waitsFor
+        ? {}
+        : { waitsSince: patch.waitsFor === '' ? null : new Date(now()).toISOString() };
     const laid = (job: JobBody): JobBody =>
-      given({ ...job, ...given(patch), ...reopened, complaint: { ...job.complaint, ...given(complaint) } }) as JobBody;
+      given({
+        ...job,
+        ...given(patch),
+        ...since(job),
+        ...reopened,
+        complaint: { ...job.complaint, ...given(complaint) },
+      }) as JobBody;
     res.json(await updateJob(store, id(req), laid, expectedVersion(req)));
   });
   routes.delete('/:id', async (req, res) => {

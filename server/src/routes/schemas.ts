@@ -122,6 +122,8 @@ const flag = z
 export const jobsQuerySchema = z.object({
   ...paged,
   stage: z.enum(['open', 'closed', 'any']).default('any'),
+  /** Whether it waits for something now: what can go on, or what cannot. */
+  held: z.enum(['yes', 'no', 'any']).default('any'),
   machine: z.string().max(64).optional(),
   /** Those put away, instead of those that are there. */
   away: flag,

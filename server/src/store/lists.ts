@@ -8,6 +8,9 @@ import { readable } from './unreadable.ts';
 
 export interface JobsAsked {
   stage: 'open' | 'closed' | 'any';
+  /** Whether it waits for something at `now`. */
+  held: 'yes' | 'no' | 'any';
+  now: string;
   machine?: string | undefined;
   /** Those put away, instead of those that are there. */
   away: boolean;
@@ -34,6 +37,11 @@ export const STAND = `j.version || '/' || m.version || '/' || coalesce((SELECT v
 
 const STAGES = { open: `j.stage <> 'closed'`, closed: `j.stage = 'closed'`, any: '1' } as const;
 
+/** It waits for something, and its time has not come. */
+const WAITS = `coalesce(json_extract(j.body, '$.waitsFor'), '') <> ''
+  AND coalesce(json_extract(j.body, '$.dueAt'), '9') > $now`;
+const HELD = { yes: `(${WAITS})`, no: `NOT (${WAITS})`, any: '1' } as const;
+
 export async function jobRows(store: Store, asked: JobsAsked): Promise<Page<JobRow>> {
   const words = searchWords(asked.q);
   const place = asked.after === undefined ? undefined : placeOf(asked.after);
@@ -41,6 +49,7 @@ export async function jobRows(store: Store, asked: JobsAsked): Promise<Page<JobR
     'j.importing IS NULL',
     asked.away ? '(j.deleted_at IS NOT NULL)' : 'j.deleted_at IS NULL AND m.deleted_at IS NULL',
     STAGES[asked.stage],
+    HELD[asked.held],
     ...(asked.machine === undefined ? [] : ['j.machine_id = $machine']),
     ...(place ? ['(j.updated_at, j.id) < ($key, $id)'] : []),
     ...jobSays(words),
@@ -56,6 +65,7 @@ export async function jobRows(store: Store, asked: JobsAsked): Promise<Page<JobR
       bind: {
         ...wordsBound(words),
         most: asked.limit + 1,
+        ...(asked.held === 'any' ? {} : { now: asked.now }),
         ...(asked.machine === undefined ? {} : { machine: asked.machine }),
         ...(place ? { key: place[0], id: place[1] } : {}),
       },

@@ -31,6 +31,7 @@ export interface MachinesAsked {
 }
 export interface JobsAsked extends MachinesAsked {
   stage?: 'open' | 'closed' | 'any';
+  held?: 'yes' | 'no';
   machine?: string;
 }
 const queryOf = (asked: object) =>

@@ -68,10 +68,19 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
+/** A list of jobs: those that wait are asked for apart. */
+const listed = (url: string, rows: JobRow[], next: string | null = null): Page<JobRow> | undefined => {
+  if (!url.startsWith('/api/jobs?')) return undefined;
+  const waiting = (r: JobRow) => (r.job?.waitsFor ?? '') !== '';
+  if (url.includes('held=yes')) return page(rows.filter(waiting));
+  return page(url.includes('held=no') ? rows.filter((r) => !waiting(r)) : rows, next);
+};
+
 describe('the bays', () => {
   const bays = (rows: JobRow[], next: string | null = null) =>
     server((url) => {
-      if (url.startsWith('/api/jobs?')) return page(rows, next);
+      const jobs = listed(url, rows, next);
+      if (jobs) return jobs;
       return url.startsWith('/api/machines/') ? { id: 'machine-1', version: 1, machine } : { house, version: 1 };
     });
 
@@ -100,9 +109,7 @@ describe('the bays', () => {
     server((url) =>
       url.includes('after=more')
         ? page([row({ id: 'z', machineName: 'Zephyr' })])
-        : url.startsWith('/api/jobs?')
-          ? page([row()], 'more')
-          : { house, version: 1 },
+        : (listed(url, [row()], 'more') ?? { house, version: 1 }),
     );
     shown(<BaysPage />);
     await userEvent.click(await screen.findByRole('button', { name: 'Show more bays' }));
@@ -117,6 +124,23 @@ describe('the bays', () => {
     await screen.findByText('Found for “bilge hose”');
     await waitFor(() => expect(asked.some((u) => u.includes('q=bilge%20hose'))).toBe(true));
     expect(asked.filter((u) => u.includes('q=')).length).toBeLessThan(4);
+  });
+  it('what waits stands apart, with what for and since when; a job that can go on is never among it', async () => {
+    const { job } = stored();
+    const held = { ...job, waitsFor: 'part' as const, waitsSince: '2026-01-05T09:00:00Z' };
+    bays([row({ id: 'w', machineName: 'Tender', job: held }), row()]);
+    shown(<BaysPage />);
+    const waiting = await screen.findByRole('region', { name: 'Waiting for something' });
+    const tender = (await within(waiting).findByText('Tender')).closest('li')!;
+    expect(tender.textContent).toContain('Waits for a part since Mon 5 Jan');
+    const now = screen.getByRole('list', { name: 'Can go on now' });
+    expect(await within(now).findByText('Grey saloon')).toBeTruthy();
+    expect(within(now).queryByText('Tender')).toBeNull();
+  });
+  it('where all of them wait, it says so', async () => {
+    bays([row({ job: { ...stored().job, waitsFor: 'owner' } })]);
+    shown(<BaysPage />);
+    expect(await screen.findByText('Nothing can go on now')).toBeTruthy();
   });
   it('empty, they say what to do', async () => {
     bays([]);

@@ -49,7 +49,7 @@ export function Bay({ row }: { row: JobRow }) {
               <Hourglass aria-hidden className="size-5 shrink-0 text-warn" />{' '}
               <span className="text-warn">
                 {waits}
-                {job.dueAt && dueWords(job.dueAt)}
+                {job.dueAt ? dueWords(job.dueAt) : job.waitsSince && sinceWords(job.waitsSince)}
               </span>
             </>
           ) : (
@@ -75,6 +75,12 @@ function dueWords(dueAt: string): string {
   const at = new Date(dueAt);
   if (isPast(at)) return ': its time has come';
   return isToday(at) ? ` until ${format(at, 'HH:mm')}` : ` until ${format(at, 'EEE d MMM, HH:mm')}`;
+}
+
+/** Since when it waits: today it is new, later it is told by the day. */
+function sinceWords(waitsSince: string): string {
+  const at = new Date(waitsSince);
+  return isToday(at) ? '' : ` since ${format(at, 'EEE d MMM')}`;
 }
 
 function Unreadable({ name, why }: { name: string; why: string }) {

@@ -46,9 +46,10 @@ export function BaysPage() {
           </section>
         ) : (
           <>
-            <ul className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
-              <OpenBays />
+            <ul aria-label="Can go on now" className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
+              <OpenBays held="no" />
             </ul>
+            <Held />
             <div className="mt-5 flex flex-wrap gap-3">
               <Button aria-expanded={other === 'closed'} onClick={() => toggle('closed')}>
                 {other === 'closed' ? 'Hide' : 'Show'} closed jobs
@@ -87,9 +88,26 @@ function MadeHere({ entry }: { entry: Entry }) {
 const FIRST = 6;
 const NONE: readonly JobRow[] = [];
 
+/** What waits for a part, a helper or a dry day stands apart: nobody need look through it for work. */
+function Held() {
+  const held = useJobRows({ stage: 'open', held: 'yes' });
+  if (!held.data?.rows.length) return null;
+  return (
+    <section aria-labelledby="held" className="mt-5">
+      <h2 id="held" className="mb-2 text-lg">
+        Waiting for something
+      </h2>
+      <ul className="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
+        <OpenBays held="yes" />
+      </ul>
+    </section>
+  );
+}
+
 /** A page of bays, and the one after it when it is asked for. */
-function OpenBays({ after }: { after?: string }) {
-  const jobs = useJobRows({ stage: 'open', after });
+function OpenBays({ held, after }: { held: 'yes' | 'no'; after?: string }) {
+  const jobs = useJobRows({ stage: 'open', held, after });
+  const others = useJobRows({ stage: 'open', held: 'yes' });
   const [more, setMore] = useState(false);
   useAtHand(jobs.data?.rows);
   const rows = jobs.data?.rows ?? NONE;
@@ -108,14 +126,20 @@ function OpenBays({ after }: { after?: string }) {
       </li>
     );
   const { next } = jobs.data;
-  const here = after === undefined ? made.filter((e) => !rows.some((r) => r.id === e.id)) : [];
+  const here = after === undefined && held === 'no' ? made.filter((e) => !rows.some((r) => r.id === e.id)) : [];
   if (rows.length + here.length === 0 && after === undefined)
     return (
       <li className="col-span-full">
-        <Empty title="Every bay is empty">
-          <p className="text-soft">Open a job when a machine comes in: what it does, and when.</p>
-          <LinkButton to="/new">Open the first job</LinkButton>
-        </Empty>
+        {others.data?.rows.length ? (
+          <Empty title="Nothing can go on now">
+            <p className="text-soft">Every open job waits for something.</p>
+          </Empty>
+        ) : (
+          <Empty title="Every bay is empty">
+            <p className="text-soft">Open a job when a machine comes in: what it does, and when.</p>
+            <LinkButton to="/new">Open the first job</LinkButton>
+          </Empty>
+        )}
       </li>
     );
   return (
@@ -128,7 +152,7 @@ function OpenBays({ after }: { after?: string }) {
       ))}
       {next !== null &&
         (more ? (
-          <OpenBays after={next} />
+          <OpenBays held={held} after={next} />
         ) : (
           <li className="col-span-full">
             <Button onClick={() => setMore(true)}>Show more bays</Button>
