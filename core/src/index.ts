@@ -19,6 +19,7 @@ export type { Evidence, Suspect } from './tracing/suspects.ts';
 export { freeProbeId, type Probing } from './trails/freeProbe.ts';
 export { recognised } from './tracing/recentWork.ts';
 export { jobRuler } from './tracing/told.ts';
+export { inWalkingOrder } from './tracing/walk.ts';
 export type { StationState } from './tracing/stations.ts';
 export { Tracer, type Trace } from './tracing/trace.ts';
 export { simulatedName, trace, TracerCache, tracerFor } from './tracing/tracerCache.ts';

@@ -25,6 +25,7 @@ const router = createBrowserRouter([
       { path: 'new', lazy: screen(() => import('./screens/newJob/NewJobPage.tsx'), 'NewJobPage') },
       { path: 'jobs/:id', lazy: job },
       { path: 'jobs/:id/card', lazy: screen(() => import('./screens/job/JobCardPage.tsx'), 'JobCardPage') },
+      { path: 'jobs/:id/sheet', lazy: screen(() => import('./screens/job/SheetPage.tsx'), 'SheetPage') },
       { path: 'jobs/:id/yard', lazy: screen(() => import('./screens/yard/YardPage.tsx'), 'YardPage') },
       { path: 'jobs/:id/:stage', lazy: job },
       { path: 'machines', lazy: screen(() => import('./screens/machines/MachinesPage.tsx'), 'MachinesPage') },

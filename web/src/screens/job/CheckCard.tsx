@@ -1,5 +1,5 @@
 import { TRY_IT, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
-import { Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2, Waypoints } from 'lucide-react';
+import { ClipboardList, Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2, Waypoints } from 'lucide-react';
 import { Link } from 'react-router';
 import { AloudButton, NoVoice } from '../../aloud/AloudButton.tsx';
 import { useReadAloud } from '../../aloud/useReadAloud.ts';
@@ -36,6 +36,8 @@ interface Props {
   yard?: string;
   /** Its leads on the machine's wiring, for a check that has some. */
   wiring?: string;
+  /** The next checks on a sheet of paper. */
+  sheet?: string;
   /** Ways of failing that can be laid on the ruler besides those that it tells apart. */
   faults?: ModelView['faults'];
   onAdd?: (faultId: string) => void;
@@ -77,6 +79,7 @@ export function CheckCard({
   onChoose,
   yard,
   wiring,
+  sheet,
   faults = [],
   onAdd,
   heard,
@@ -102,6 +105,14 @@ export function CheckCard({
             name="Wiring"
             label="Wiring: where the leads go"
             icon={<Waypoints aria-hidden className="size-5" />}
+          />
+        )}
+        {sheet && (
+          <CornerLink
+            to={sheet}
+            name="Sheet to take along"
+            label="Sheet to take along: the next checks with boxes, on one page"
+            icon={<ClipboardList aria-hidden className="size-5" />}
           />
         )}
         {yard && (

@@ -1,18 +1,15 @@
-import { readTyped, type Conditions, type ModelView } from '@pondu/core';
-import { useState } from 'react';
+import type { Conditions, ModelView } from '@pondu/core';
 import type { StoredJob } from '../../api/types.ts';
-import { useJobWrites } from '../../api/hooks.ts';
-import { problemOf } from '../../api/problem.ts';
 import { useWells } from '../../tracer/useTracer.ts';
 import type { JobInput } from '../../tracer/worker.ts';
-import { useDraft } from '../../draft/useDraft.ts';
 import { BesideBars } from '../../ruler/BesideBars.tsx';
 import { inGaugeUnit, type GaugeUnit } from '../../ruler/gaugeUnit.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Folded } from '../../ui/Folded.tsx';
 import { TextField } from '../../ui/Field.tsx';
-import { failureWords, placeholder } from '../../words/failures.ts';
-import { meant as withUnit, showQuantity } from '../../units/quantity.ts';
+import { placeholder } from '../../words/failures.ts';
+import { showQuantity } from '../../units/quantity.ts';
+import { useManyReadings } from './useManyReadings.ts';
 
 interface Props {
   stored: StoredJob;
@@ -29,23 +26,18 @@ export function RoundSheet({ stored, input, round, now, gaugeUnit }: Props) {
   const wells = useWells(input, ids);
   const what = round[0]!.check.beside!.what;
   const dimension = round[0]!.check.dimension!;
-  const [typed, setTyped, clear] = useDraft<Readonly<Record<string, string>>>(`${stored.id}.round.${what}`, {});
-  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const [saving, setSaving] = useState(false);
-  const write = useJobWrites(stored);
   const unit = dimension === 'pressure' ? gaugeUnit : undefined;
-  const meant = (id: string) => {
-    const text = typed[id] ?? '';
-    return unit ? inGaugeUnit(text, unit) : withUnit(text, dimension);
-  };
-  const read = (id: string) => {
-    const { check } = round.find((c) => c.check.id === id)!;
-    return readTyped(check, meant(id));
-  };
+  const { typed, put, errors, saving, read, save } = useManyReadings({
+    stored,
+    draft: `${stored.id}.round.${what}`,
+    checks: round.map((c) => c.check),
+    now,
+    ...(unit ? { meant: (text) => inGaugeUnit(text, unit) } : {}),
+  });
   const bars = round.map(({ check }) => {
     const found = wells.data?.[check.id];
     const well = found?.edge ?? found;
-    const fresh = (typed[check.id] ?? '').trim() ? read(check.id) : undefined;
+    const fresh = read(check);
     const last = stored.events.findLast((e) => e.type === 'reading' && e.reading.checkId === check.id);
     const value = fresh?.ok ? fresh.value : last?.type === 'reading' ? last.reading.value : undefined;
     return {
@@ -55,33 +47,6 @@ export function RoundSheet({ stored, input, round, now, gaugeUnit }: Props) {
       value: value?.kind === 'number' ? value.value : undefined,
     };
   });
-
-  async function save() {
-    const wrong: Record<string, string> = {};
-    const kept: Record<string, string> = {};
-    let { version } = stored;
-    setSaving(true);
-    for (const { check } of round) {
-      if (!(typed[check.id] ?? '').trim()) continue;
-      const found = read(check.id);
-      if (found.ok) {
-        try {
-          const sent = { checkId: check.id, typed: meant(check.id), value: found.value, note: '', ...now };
-          version = await write('POST', '/readings', { ...sent, confirmed: errors[check.id] !== undefined }, version);
-          continue;
-        } catch (caught) {
-          const refusal = problemOf(caught);
-          wrong[check.id] = refusal.fields[0]?.message ?? refusal.message;
-          if (refusal.code === 'absurd') wrong[check.id] += ' Save once more to let it stand.';
-        }
-      } else wrong[check.id] = failureWords(found.failure);
-      kept[check.id] = typed[check.id]!;
-    }
-    setErrors(wrong);
-    setSaving(false);
-    if (Object.keys(kept).length) setTyped(kept);
-    else clear();
-  }
 
   return (
     <Folded
@@ -103,7 +68,7 @@ export function RoundSheet({ stored, input, round, now, gaugeUnit }: Props) {
               label={`${what} ${check.beside!.n}`}
               placeholder={unit ? `in ${unit}` : placeholder(dimension)}
               value={typed[check.id] ?? ''}
-              onChange={(e) => setTyped({ ...typed, [check.id]: e.target.value })}
+              onChange={(e) => put(check.id, e.target.value)}
               error={errors[check.id]}
             />
           ))}

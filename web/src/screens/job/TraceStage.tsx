@@ -191,6 +191,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
             }
             busy={trace.isLoading}
             yard={`/jobs/${stored.id}/yard?check=${chosen}`}
+            sheet={`/jobs/${stored.id}/sheet`}
             wiring={`/machines/${stored.machineId}/drawing?job=${stored.id}&check=${chosen}`}
             entry={entry}
             opened={trace.data.opened}
