@@ -13,7 +13,7 @@ import { practiceFigures } from './practice.ts';
 import { replayFigures } from './replays/main.ts';
 import { stressOf } from './stress.ts';
 import { speedFigures } from './speed/main.ts';
-import { calibrationError, drawPairs, run, runPair, type Run } from './tracing.ts';
+import { calibrationError, drawSets, run, runSet, type Run } from './tracing.ts';
 
 /** Figures, not tests: every fault of every kind × seeded machines; pairs; what comes and goes; against three habits. */
 const MACHINES = Number(process.env['BENCH_MACHINES'] ?? 50);
@@ -42,7 +42,10 @@ interface Done {
 function work(task: Task): Done {
   const tracer = new Tracer(machineOf(task.kind), house);
   if (task.what === 'pairs')
-    return { runs: [], pairs: drawPairs(tracer, PAIRS, 5).flatMap((pair, k) => runPair(tracer, pair, 1000 + k) ?? []) };
+    return {
+      runs: [],
+      pairs: drawSets(tracer, 2, PAIRS, 5).flatMap((pair, k) => runSet(tracer, pair, 1000 + k) ?? []),
+    };
   const runs: Run[] = [];
   tracer.model.faults.forEach((fault, f) => {
     if (task.what === 'comes and goes') {
@@ -133,6 +136,26 @@ async function figuresOf(kind: string) {
   };
 }
 
+/** Three faults at once, over machines of several trails. */
+const TRIPLES = Number(process.env['BENCH_DRAWN'] ?? 150);
+function tripleFigures(): object {
+  const kinds = Object.keys(KINDS).filter((k) => k.includes('all its trails') && (!ONLY || k.includes(ONLY)));
+  const byKind = kinds.map((kind) => {
+    const tracer = new Tracer(machineOf(kind), house);
+    const sets = drawSets(tracer, 3, Math.ceil(TRIPLES / kinds.length), 7);
+    const right = sets.flatMap((set, k) => runSet(tracer, set, 3000 + k) ?? []);
+    process.stderr.write(`${kind}: done\n`);
+    return [kind, right] as const;
+  });
+  const all = byKind.flatMap(([, right]) => right);
+  return {
+    all: { triples: all.length, right: round(mean(all.map(Number)), 4) },
+    byKind: Object.fromEntries(
+      byKind.map(([kind, right]) => [kind, { triples: right.length, right: round(mean(right.map(Number)), 4) }]),
+    ),
+  };
+}
+
 async function main() {
   const kinds = Object.keys(KINDS).filter((k) => !ONLY || k.includes(ONLY));
   const byKind: Record<string, unknown> = {};
@@ -164,6 +187,7 @@ const own = process.env['BENCH_TASK'];
 if (own) process.stdout.write(JSON.stringify(work(JSON.parse(own) as Task)));
 else if (process.argv.includes('solver')) process.stdout.write(`${JSON.stringify(solverFigures(), null, 2)}\n`);
 else if (process.argv.includes('replays')) process.stdout.write(`${JSON.stringify(replayFigures(), null, 2)}\n`);
+else if (process.argv.includes('triples')) process.stdout.write(`${JSON.stringify(tripleFigures(), null, 2)}\n`);
 else if (process.argv.includes('practice')) process.stdout.write(`${JSON.stringify(practiceFigures(), null, 2)}\n`);
 else if (process.argv.includes('holes')) {
   const benched = Object.fromEntries(Object.keys(KINDS).map((k) => [k, machineOf(k)]));

@@ -93,33 +93,35 @@ function resultOf(tracer: Tracer, found: Followed, repairs: readonly string[], d
   return { right, wrongDear: !right && money >= dearFrom, checks, minutes, named, share };
 }
 
-/** Two faults: the first named, put right, and the other found behind it (or nothing left that tells). */
-export function runPair(tracer: Tracer, pair: readonly [ModelFault, ModelFault], seed: number): boolean | undefined {
-  const both = played(tracer, pair, seed);
-  const complaint = complaintOf(both);
+/** Several faults: each is named, put right and the next found behind it, until nothing is left that tells. */
+export function runSet(tracer: Tracer, faults: readonly ModelFault[], seed: number): boolean | undefined {
+  const all = played(tracer, faults, seed);
+  const complaint = complaintOf(all);
   if (!complaint) return undefined;
-  const first = follow(tracer, complaint, both, { most: MOST });
-  const mended = pair.filter((f) => f.repairId === first.named);
-  if (mended.length === 0) return false;
-  const left = pair.filter((f) => f.repairId !== first.named);
-  if (left.length === 0) return true;
-  const events: JobEvent[] = [...first.events, fixed(first.named)];
-  const behind = played(tracer, left, seed);
-  let second = follow(tracer, complaint, behind, { most: MOST, events });
-  // Found sound, it is proved out; what does not pass is traced on.
-  if (second.named === 'sound') {
-    const { events: proved, proven } = provedOn(tracer, complaint, behind, second.events);
-    if (!proven) second = follow(tracer, complaint, behind, { most: MOST, events: proved });
+  let left = faults;
+  let events: readonly JobEvent[] = [];
+  while (left.length > 0) {
+    const hidden = left === faults ? all : played(tracer, left, seed);
+    let found = follow(tracer, complaint, hidden, { most: MOST, events });
+    // Found sound behind a repair, it is proved out; what does not pass is traced on.
+    if (found.named === 'sound' && left !== faults) {
+      const proof = provedOn(tracer, complaint, hidden, found.events);
+      if (!proof.proven) found = follow(tracer, complaint, hidden, { most: MOST, events: proof.events });
+    }
+    // It runs even more often than not: what is left is no complaint any more.
+    if (found.named === 'sound')
+      return left !== faults && hidden.brings(complaint) < EXPLAINS && hidden.runsEven() > 0.5;
+    if (!left.some((f) => f.repairId === found.named)) return false;
+    left = left.filter((f) => f.repairId !== found.named);
+    events = [...found.events, fixed(found.named, events.length)];
   }
-  if (second.named === left[0]!.repairId) return true;
-  // It runs even more often than not: what is left is no complaint any more.
-  return second.named === 'sound' && behind.brings(complaint) < EXPLAINS && behind.runsEven() > 0.5;
+  return true;
 }
 
-const fixed = (repairId: string): JobEvent => ({
+const fixed = (repairId: string, place: number): JobEvent => ({
   type: 'fix',
   fix: {
-    id: 'fix',
+    id: `fix${place}`,
     repairId,
     what: repairId,
     how: 'replaced',
@@ -131,8 +133,8 @@ const fixed = (repairId: string): JobEvent => ({
   },
 });
 
-/** Pairs of different parts, drawn as faults come. */
-export function drawPairs(tracer: Tracer, count: number, seed: number): [ModelFault, ModelFault][] {
+/** Sets of so many faults of different parts, drawn as faults come. */
+export function drawSets(tracer: Tracer, many: number, count: number, seed: number): ModelFault[][] {
   const random = seededRandom(seed);
   const { faults } = tracer.model;
   const total = faults.reduce((sum, f) => sum + f.weight, 0);
@@ -141,11 +143,12 @@ export function drawPairs(tracer: Tracer, count: number, seed: number): [ModelFa
     return faults.find((f) => (left -= f.weight) < 0)!;
   };
   return Array.from({ length: count }, () => {
-    const first = one();
-    for (;;) {
-      const second = one();
-      if (second.part.id !== first.part.id && second.repairId !== first.repairId) return [first, second];
+    const set: ModelFault[] = [];
+    while (set.length < many) {
+      const next = one();
+      if (set.every((f) => f.part.id !== next.part.id && f.repairId !== next.repairId)) set.push(next);
     }
+    return set;
   });
 }
 

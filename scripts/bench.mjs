@@ -3,6 +3,7 @@
 // npm run -s bench across: complaints of whole machines; npm run -s bench stress: worse machines and clumsier hands;
 // npm run -s bench holes: readings that nothing explains, every check from far below to far above its band;
 // npm run -s bench replays: jobs as a shop told them; npm run -s bench practice: lessons drawn, and learners on them;
+// npm run -s bench triples: three faults at once on whole machines;
 // npm run -s bench server [parts]: the server, built.
 import { join } from 'node:path';
 import { CHROMIUM, ensureBuilt, ensureDebian, ensureInstalled, root, run } from './lib/prepare.mjs';

@@ -1,6 +1,7 @@
 import { LIGHTS_ITSELF_FROM } from '../machine/hazards.ts';
 import type { Complaint } from '../schema/job.ts';
 import { TRAIL_NAMES, type TrailName } from '../schema/symptoms.ts';
+import { chanceBeside } from './linked.ts';
 import type { Model, ModelFault } from './model.ts';
 import { patternWeight } from './presence.ts';
 import { happenedWeight } from './happened.ts';
@@ -74,6 +75,16 @@ export function elsewhere(model: Model): Hypothesis[] {
 const companions = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
   faultPriors(model, { ...complaint, pattern: 'constant' });
 
+/** Chance that a fault is there beside others, for a complaint. */
+export function companionChance(
+  model: Model,
+  complaint: Complaint,
+): (fault: ModelFault, others: readonly ModelFault[]) => number {
+  const beside = companions(model, complaint);
+  const prevalence = (f: ModelFault) => COMPANIONS * beside.get(f)!;
+  return (fault, others) => chanceBeside(model, fault, others, prevalence);
+}
+
 /** What each fault beside another brings to the prior of an account, natural logarithms. */
 export const companionLogs = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
   new Map([...companions(model, complaint)].map(([fault, share]) => [fault, Math.log(COMPANIONS * share)]));
@@ -82,10 +93,18 @@ export const companionLogs = (model: Model, complaint: Complaint): ReadonlyMap<M
 export function setOf(model: Model, complaint: Complaint, faults: readonly ModelFault[]): Hypothesis {
   const sorted = [...faults].sort((a, b) => (a.id < b.id ? -1 : 1));
   const priors = faultPriors(model, complaint);
-  const beside = companions(model, complaint);
-  const each = sorted.map((bringer) =>
-    sorted.reduce((p, f) => p * (f === bringer ? priors.get(f)! : COMPANIONS * beside.get(f)!), REST),
-  );
+  const chanceOf = companionChance(model, complaint);
+  const besides = (bringer: ModelFault): number => {
+    // Each is there beside those before it: what one of them has done is no coincidence.
+    const before = [bringer];
+    return sorted.reduce((p, f) => {
+      if (f === bringer) return p;
+      const chance = chanceOf(f, before);
+      before.push(f);
+      return p * chance;
+    }, 1);
+  };
+  const each = sorted.map((bringer) => REST * priors.get(bringer)! * besides(bringer));
   return { id: sorted.map((f) => f.id).join('+'), faults: sorted, prior: each.reduce((a, b) => a + b, 0) };
 }
 

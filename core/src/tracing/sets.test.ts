@@ -7,7 +7,7 @@ import type { Complaint, JobEvent } from '../schema/job.ts';
 import { blameOf } from './blame.ts';
 import { soundShare } from './counting.ts';
 import { grow, type Base } from './growing.ts';
-import { companionLogs, singles } from './hypotheses.ts';
+import { companionChance, singles } from './hypotheses.ts';
 import type { ModelFault } from './model.ts';
 import { faultShares, presentShares } from './suspects.ts';
 import { Tracer } from './trace.ts';
@@ -159,12 +159,13 @@ describe('accounts that grow', () => {
     const grown = grow(model, noFire, bases, 0, alone, (faults) => alone.get(faults[0]!)!);
     // By hand: the same hope, summed over every pair of the best forty with every fault.
     const best = [...bases].sort((a, b) => b.log - a.log).slice(0, 40);
+    const chanceOf = companionChance(model, noFire);
     const hopes = new Map<string, number>();
     for (const { h, log } of best)
       for (const [f, says] of alone) {
         if (f.part.id === h.faults[0]!.part.id) continue;
         const own = alone.get(h.faults[0]!)!;
-        const gain = says.reduce((sum, s, k) => sum + Math.max(0, s - own[k]!), companionLogs(model, noFire).get(f)!);
+        const gain = says.reduce((sum, s, k) => sum + Math.max(0, s - own[k]!), Math.log(chanceOf(f, h.faults)));
         const key = [f.id, h.faults[0]!.id].sort().join('+');
         if (gain >= -2) hopes.set(key, Math.max(hopes.get(key) ?? -Infinity, log + gain));
       }
