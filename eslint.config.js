@@ -107,6 +107,7 @@ export default tseslint.config(
           'clearInterval',
           'console',
           'document',
+          'fetch',
           'localStorage',
           'location',
           'navigator',

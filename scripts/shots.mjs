@@ -159,7 +159,7 @@ for (const [name, path, text, { typed, ...how }] of SHOTS) {
   await sees(page, 'as it should be');
   await page.locator('::-p-text(What was it worth?)').click();
   await sees(page, 'bits were open');
-  await page.evaluate(() => scrollTo(0, 0));
+  await page.evaluate(() => document.documentElement.scrollTo(0, 0));
   await taken(page, 'practice');
   lesson = await (await fetch(`${url}/api/practice/${lesson.id}`)).json();
   await check('lead-1-ohms');

@@ -49,7 +49,9 @@ const SAID: Readonly<Record<Symptom, readonly RegExp[]>> = {
   'will-not-stop': [
     /(won.?t|will not|doesn.?t|can.?t) (stop|shut|switch off|turn it off)|runs? on\b|keeps running|diesel(s|ing)\b/,
   ],
-  'flat-overnight': [/flat (overnight|in the morning|after|by)|(battery|drains?).*(overnight|standing|morning)|(overnight|standing).*flat/],
+  'flat-overnight': [
+    /flat (overnight|in the morning|after|by)|(battery|drains?).*(overnight|standing|morning)|(overnight|standing).*flat/,
+  ],
 };
 
 /** Enough to choose from; more would be the list again. */
