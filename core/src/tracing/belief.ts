@@ -1,26 +1,20 @@
 import type { Check } from '../trails/checks.ts';
-import { freeCheck, freeProbeId } from '../trails/freeProbe.ts';
-import type { FreeProbe } from '../schema/freeProbe.ts';
-import type { MachineParams } from '../machine/known.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
-import { complaintElsewhere, complaintKey, complaintLikelihood } from '../engine/complaint.ts';
-import { Ensemble, soundMembers, STRATA } from './ensemble.ts';
+import { complaintElsewhere } from '../engine/complaint.ts';
+import { STRATA, type Ensemble } from './ensemble.ts';
 import { evidenceOf } from './settingEvidence.ts';
 import { seenBy, tell, type PlacedReading, type Story } from './events.ts';
 import { blameOf } from './blame.ts';
 import { cured } from './cured.ts';
 import { furtherAccounts } from './accounts.ts';
 import { elsewhere, NOTHING_WRONG, singles, type Hypothesis } from './hypotheses.ts';
-import { CAREFUL, HANDS, type Hands } from './likelihood.ts';
-import { LogCache, type Sayings } from './logCache.ts';
+import { HANDS, type Hands } from './likelihood.ts';
 import { logSum, meanLog } from './logs.ts';
 import { outsideLog, values } from './outside.ts';
-import { Repeated, unclaimedAgain } from './repeated.ts';
-import type { Model, ModelFault } from './model.ts';
-import type { Predicted } from './prediction.ts';
-import { shows } from './presence.ts';
-import { SoundBands } from './soundBand.ts';
+import { unclaimedAgain } from './repeated.ts';
+import type { ModelFault } from './model.ts';
+import { strataLogs, Witness } from './witness.ts';
 
 /** A hypothesis weighed against everything that was read. */
 export interface Weighed {
@@ -52,7 +46,6 @@ export interface Belief {
 const LOOSELY = { share: 0.2, shown: Math.log(20) } as const;
 /** So many times oftener than on a sound machine: the complaint is this account’s. */
 const OFTENER = 3;
-const ENSEMBLES_KEPT = 600;
 
 /** An account held against what was told. */
 interface Tried {
@@ -62,67 +55,10 @@ interface Tried {
   readonly strata: Float64Array;
 }
 
-/** Weighs hypotheses for one machine; keeps the simulated members between calls. */
-export class Weigher {
-  readonly model: Model;
-  private readonly sound: readonly MachineParams[];
-  readonly ensembles = new Map<string, Ensemble>();
-  private readonly logs = new LogCache();
-  private soundBands: SoundBands | undefined;
-  private readonly checks: Map<string, Check>;
+/** Weighs hypotheses for one machine; what is simulated of it is kept between calls. */
+export class Weigher extends Witness {
   private complained: { readonly of: string; readonly log: number } | undefined;
 
-  constructor(model: Model) {
-    this.model = model;
-    this.sound = soundMembers(model);
-    this.checks = new Map([...model.checks, ...model.beyond].map((c) => [c.id, c]));
-  }
-
-  /** A check that nobody listed, known from now on; undefined where the machine has not got what it names. */
-  learn(probe: FreeProbe): Check | undefined {
-    const known = this.checks.get(freeProbeId(probe));
-    if (known) return known;
-    const made = freeCheck(this.model.machine, [...this.model.checks, ...this.model.beyond], probe);
-    if (made) this.checks.set(made.id, made);
-    return made;
-  }
-  learnAll(events: readonly JobEvent[]): void {
-    for (const e of events) if (e.type === 'reading' && e.reading.probe) this.learn(e.reading.probe);
-  }
-
-  /** Where each check reads on a machine on its plates. */
-  get bands(): SoundBands {
-    return (this.soundBands ??= new SoundBands(this.model));
-  }
-
-  check(id: string): Check | undefined {
-    return this.checks.get(id);
-  }
-
-  /** The members under these faults; the empty list is the sound machine. */
-  ensemble(faults: readonly ModelFault[]): Ensemble {
-    const key = nameOf(faults);
-    const known = this.ensembles.get(key);
-    if (known) return known;
-    // Singles are asked for always; only pairs come and go.
-    if (this.ensembles.size > ENSEMBLES_KEPT)
-      for (const k of this.ensembles.keys()) if (k.includes('+')) this.ensembles.delete(k);
-    const simpler =
-      faults.length > 1 ? faults.map((f) => this.ensemble([f])) : faults.length ? [this.ensemble([])] : [];
-    const made = new Ensemble(this.model, this.sound, faults, simpler);
-    this.ensembles.set(key, made);
-    return made;
-  }
-
-  /** Simulates what every job on this machine asks: each check that is proposed, under each fault alone. */
-  simulate(): void {
-    for (const faults of [[], ...this.model.faults.map((f) => [f])])
-      for (const check of this.model.checks) this.ensemble(faults).predict(check);
-  }
-
-  private broughtBy(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
-    return this.ensemble(faults).figures(complaintKey(complaint), (s) => complaintLikelihood(s, complaint));
-  }
   /** How often each member of these faults comes with this complaint: because it brings it, or, once shown, in loose words. */
   private complaintOf(faults: readonly ModelFault[], complaint: Complaint, story: Story): Float64Array {
     const each = this.broughtBy(faults, complaint);
@@ -138,80 +74,6 @@ export class Weigher {
       const logOf = (there: readonly ModelFault[]) => meanLog(this.readingLogs(there, placed, check, complaint));
       return logOf(seenBy(faults, placed)) - logOf([]) > LOOSELY.shown;
     });
-  }
-
-  /** p(complaint | these faults), over the members. */
-  complaintShare(faults: readonly ModelFault[], complaint: Complaint): number {
-    const each = this.broughtBy(faults, complaint);
-    return each.reduce((a, b) => a + b, 0) / each.length;
-  }
-
-  /** log p(reading | severity step) for each step of these faults. */
-  readingLogs(
-    faults: readonly ModelFault[],
-    placed: PlacedReading,
-    check: Check,
-    complaint: Complaint,
-    hands: Hands = CAREFUL,
-  ): Float64Array {
-    const { strata } = this.ensemble(faults);
-    const known = this.saidBy(faults, placed, check, complaint, hands);
-    let logs = known.logs.get(strata);
-    if (!logs) known.logs.set(strata, (logs = strataLogs(strata, known.each)));
-    return logs;
-  }
-
-  /** What a reading says of each member of these faults; kept by what is predicted. */
-  private saidBy(
-    faults: readonly ModelFault[],
-    placed: PlacedReading,
-    check: Check,
-    complaint: Complaint,
-    hands: Hands,
-  ) {
-    const said = this.logs.of(placed, complaint, hands);
-    const ensemble = this.ensemble(faults);
-    const sound = ensemble.sound.predict(check);
-    const there = shows(complaint, placed.reading);
-    const predicted = there > 0 ? ensemble.predict(check) : sound;
-    let own = said.by.get(predicted);
-    if (!own) {
-      // What none of these faults changes reads as it would without them, whether they were there or away.
-      const share = predicted === sound ? 0 : there;
-      const each = this.chances(predicted, share, placed, check, complaint, hands, said);
-      said.by.set(predicted, (own = { each, logs: new Map() }));
-    }
-    return own;
-  }
-
-  /** log p(reading | these faults, as severe as they are where they bring this complaint). */
-  broughtLog(faults: readonly ModelFault[], placed: PlacedReading, check: Check, complaint: Complaint): number {
-    const reads = this.readingLogs(faults, placed, check, complaint);
-    // Without degrees every step reads alike, however often each brings the complaint.
-    if (!this.ensemble(faults).graded) return reads[0]!;
-    const brings = strataLogs(this.ensemble(faults).complained, this.broughtBy(faults, complaint));
-    return logSum([...brings].map((l, s) => l + reads[s]!)) - logSum([...brings]);
-  }
-
-  /** p(reading | each member) of what is predicted, where that shows in so large a share of readings, the sound machine in the rest. */
-  private chances(
-    predicted: Predicted,
-    share: number,
-    { reading, earlier }: PlacedReading,
-    check: Check,
-    complaint: Complaint,
-    hands: Hands,
-    said: Sayings,
-  ): Float64Array {
-    // Where a fault may have come or gone between them, a repeat is a reading of its own.
-    const same = share === 0 || (share === 1 && earlier.every((r) => shows(complaint, r) === 1));
-    const repeated = same
-      ? (said.together ??= new Repeated(check, values(earlier), reading.value, hands))
-      : (said.alone ??= new Repeated(check, [], reading.value, hands));
-    const there = repeated.of(predicted);
-    if (share === 0 || share === 1) return there;
-    const sound = repeated.of(this.ensemble([]).predict(check));
-    return there.map((p, m) => share * p + (1 - share) * sound[m]!);
   }
 
   /** log p(readings, complaint | severity step) of a hypothesis, whoever took them: summed over the kinds of hands. */
@@ -333,11 +195,6 @@ export class Weigher {
   }
 }
 
-/** Mean over the members that speak for each step, as logarithms. */
-function strataLogs(strata: Ensemble['strata'], each: Float64Array): Float64Array {
-  return Float64Array.from(strata, (share) => Math.log(share.reduce((sum, k, m) => sum + k * each[m]!, 0)));
-}
-
 /**
  * Words are of one machine: a part that gives no spark with its own condenser and a good one with another has not done
  * both by two of its degrees. Figures scatter with tolerances, and each lies within its own kernel.
@@ -349,7 +206,3 @@ function together(seen: Map<Ensemble, Float64Array>, ensemble: Ensemble, each: F
     each.map((p, m) => p * (before?.[m] ?? 1)),
   );
 }
-
-/** Names a set of faults; asked for so often that one of them alone is not put together. */
-const nameOf = (faults: readonly ModelFault[]): string =>
-  faults.length === 1 ? faults[0]!.id : faults.map((f) => f.id).join('+');
