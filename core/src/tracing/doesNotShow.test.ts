@@ -15,8 +15,8 @@ const told = (symptom: Complaint['symptom'], pattern: Complaint['pattern'] = 'co
   symptom,
   pattern,
 });
-/** Hands that never slip: what is asked is how long the way is, not how it is lost. */
-const careful = { misprobe: 0, mistold: 0 };
+/** Hands that never slip and eyes that see what is plain: what is asked is how long the way is, not how it is lost. */
+const careful = { misprobe: 0, mistold: 0, keen: true };
 const traced = (complaint: Complaint, faults: string[], seed: number, most = 50) =>
   follow(
     engine,
