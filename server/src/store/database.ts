@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises';
 import { Sequelize, Transaction } from 'sequelize';
 import sqlite3 from 'sqlite3';
 import { now } from '../clock.ts';
@@ -33,6 +34,9 @@ export interface Store {
   close(): Promise<void>;
 }
 
+/** Longer than this nobody who still reads is waited for. */
+const READING_ENDS_MS = 2000;
+
 /** Takes the data file for this server alone, opens it and brings it up to date. Throws Unusable, and nothing is changed. */
 export async function openStore(file: string): Promise<Store> {
   await lookAt(file);
@@ -61,16 +65,28 @@ export async function openStore(file: string): Promise<Store> {
     throw unusable(file, error);
   }
   const queue = new WriteQueue();
+  const reading = new Set<Promise<unknown>>();
   return {
     sequelize,
     models: defineModels(sequelize),
     changes: new Changes(),
     backups,
     write: (work) => queue.run(() => sequelize.transaction(work)),
-    snapshot: (work) => sequelize.transaction({ type: Transaction.TYPES.DEFERRED }, work),
+    snapshot: (work) => {
+      const read = sequelize.transaction({ type: Transaction.TYPES.DEFERRED }, work);
+      const gone = (): void => void reading.delete(done);
+      const done: Promise<void> = read.then(gone, gone);
+      reading.add(done);
+      return read;
+    },
     backup: (toFile) => copyInto(file, toFile),
     close: async () => {
       await queue.idle();
+      // An export ends for whoever asked before its connection is given back; who never comes to an end is left.
+      const left = new AbortController();
+      const patience = setTimeout(READING_ENDS_MS, undefined, { signal: left.signal }).catch(() => undefined);
+      await Promise.race([Promise.all(reading), patience]);
+      left.abort();
       await close();
     },
   };
