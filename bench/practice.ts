@@ -87,7 +87,7 @@ export function practiceFigures(): object {
       const dealt = deal({ machine, house, twists, seed: 1 + k }, tracer);
       offered++;
       count.offered++;
-      const whole = PlayedMachine.of(dealt.lesson, dealt.truth).at(new Set());
+      const whole = PlayedMachine.of(tracer.model, dealt.lesson, dealt.truth).at(new Set());
       agrees += Number(whole.brings({ ...dealt.truth.knows, pattern: 'constant' }) >= AGREES);
       const fitted = new Set(dealt.truth.best.flatMap((s) => (s.kind === 'fit' ? [s.ref] : [])));
       solved += Number(dealt.truth.faults.every((f) => fitted.has(f.repairId)));

@@ -1,8 +1,7 @@
-import type { Conditions } from '../schema/job.ts';
 import type { Lesson, Move, MoveAsk, Truth, WayStep } from '../schema/practice.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import { answerMove, standsAt } from './moves.ts';
-import { warmthOf, type LessonStanding } from './standing.ts';
+import { conditionsAt, type LessonStanding } from './standing.ts';
 
 /** Longer than this nobody would go on. */
 const MOST_MOVES = 45;
@@ -24,9 +23,7 @@ export function beliefIn(
 /** What the ranked policy would do next, as a move; nothing where it sees nothing wrong any more. */
 export function adviseMove(tracer: Tracer, lesson: Lesson, moves: readonly Move[]): MoveAsk | undefined {
   const so = standsAt({ tracer, lesson, moves });
-  const { pattern } = so.complaint;
-  const now: Conditions = { ...warmthOf(so.warmMinutes), faultPresent: pattern === 'constant' ? 'yes' : 'unknown' };
-  const trace = tracer.trace(so.complaint, so.events, now);
+  const trace = tracer.trace(so.complaint, so.events, conditionsAt(so));
   const { verdict, ranked, soak } = trace;
   if (verdict.kind === 'fix') return { kind: 'fit', repairId: verdict.repair.id };
   if (verdict.kind === 'sound' || verdict.kind === 'outside') return undefined;

@@ -36,7 +36,7 @@ describe('a lesson', () => {
   });
   it('answers as the solved machine does, within its instrument’s own error', () => {
     const moves = played(condenser, [check('battery-rest'), check('points-line-to-earth')]);
-    const hidden = PlayedMachine.of(condenser.lesson, condenser.truth).at(new Set());
+    const hidden = PlayedMachine.of(tracer.model, condenser.lesson, condenser.truth).at(new Set());
     for (const [k, id] of ['battery-rest', 'points-line-to-earth'].entries()) {
       const own = tracer.weigher.check(id)!;
       const { answer } = moves[k]!;

@@ -6,7 +6,7 @@ import { minutesOf } from '../tracing/nextCheck.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import { hintFor } from './hint.ts';
 import { PlayedMachine, seenSince } from './playedMachine.ts';
-import { standingOf, warmthOf, wasTold, type LessonStanding } from './standing.ts';
+import { conditionsAt, standingOf, warmthOf, wasTold, type LessonStanding } from './standing.ts';
 
 /** What cannot be done at all: by a code that the interface words. */
 export class NoSuchMove extends Error {
@@ -60,9 +60,7 @@ export function answerMove(playing: Playing, ask: MoveAsk): Move {
       return { ask, answer: { kind: 'fitted', what }, minutes: repair.minutes, money: repair.money };
     }
     case 'hint': {
-      const now: Conditions = { ...warmthOf(so.warmMinutes), faultPresent: 'unknown' };
-      const told = so.complaint.pattern === 'constant' ? { ...now, faultPresent: 'yes' as const } : now;
-      const hint = hintFor(playing.tracer, so.complaint, so.events, told, so.hintsHere + 1);
+      const hint = hintFor(playing.tracer, so.complaint, so.events, conditionsAt(so), so.hintsHere + 1);
       return { ask, answer: { kind: 'hint', hint }, ...REFUSED };
     }
     case 'end':
@@ -71,8 +69,8 @@ export function answerMove(playing: Playing, ask: MoveAsk): Move {
 }
 
 /** Whether the engine can be run at all just now. */
-function starts({ lesson, truth, moves }: Playing, so: LessonStanding): boolean {
-  const played = PlayedMachine.of(lesson, truth);
+function starts({ tracer, lesson, truth, moves }: Playing, so: LessonStanding): boolean {
+  const played = PlayedMachine.of(tracer.model, lesson, truth);
   const there = played.shownAt(moves.length, { ...warmthOf(so.warmMinutes), faultPresent: 'unknown' });
   const ways = played.at(so.mended, there).runs();
   return 1 - ways['does not fire']! > 0.5;
@@ -92,11 +90,11 @@ function checked(playing: Playing, so: LessonStanding, ask: Extract<MoveAsk, { k
 
 /** What the instrument shows on the hidden machine as it stands just now. */
 function read(
-  { lesson, truth, moves }: Playing,
+  { tracer, lesson, truth, moves }: Playing,
   so: LessonStanding,
   { check, probe, cautions }: { check: Check; probe: FreeProbe | undefined; cautions: readonly CautionId[] },
 ): MoveAnswer {
-  const played = PlayedMachine.of(lesson, truth);
+  const played = PlayedMachine.of(tracer.model, lesson, truth);
   const real = played.check(check.id, probe);
   if (!real) return { kind: 'not there' };
   const place = moves.length;

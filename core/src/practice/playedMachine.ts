@@ -1,4 +1,3 @@
-import type { House } from '../schema/house.ts';
 import type { Conditions } from '../schema/job.ts';
 import type { Lesson, Move, Truth } from '../schema/practice.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
@@ -32,8 +31,9 @@ export class PlayedMachine {
     this.truth = truth;
   }
 
-  static of(lesson: Lesson, truth: Truth, house: House = lesson.house): PlayedMachine {
-    return new PlayedMachine(buildModel(truth.real ?? lesson.machine, house), lesson, truth);
+  /** `told`: the model of the lesson's machine as its book has it. */
+  static of(told: Model, lesson: Lesson, truth: Truth): PlayedMachine {
+    return new PlayedMachine(truth.real ? buildModel(truth.real, lesson.house) : told, lesson, truth);
   }
 
   /** Every fault that is in it, whatever was put right since. */

@@ -37,6 +37,15 @@ export function warmthOf(warmMinutes: number): Pick<Conditions, 'warmth' | 'soak
   return { warmth, ...(warmMinutes > 1 ? { soakMinutes: Math.round(warmMinutes) } : {}) };
 }
 
+/** How things are as the tracer is asked: as warm as it is; what is always there is there. */
+export const conditionsAt = ({
+  complaint,
+  warmMinutes,
+}: Pick<LessonStanding, 'complaint' | 'warmMinutes'>): Conditions => ({
+  ...warmthOf(warmMinutes),
+  faultPresent: complaint.pattern === 'constant' ? 'yes' : 'unknown',
+});
+
 /** Practice has no date of its own: each lesson begins at eight on the first of a January. */
 const BEGINS = 8 * 60;
 const DAY = 24 * 60;

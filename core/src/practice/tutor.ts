@@ -1,10 +1,9 @@
-import type { Conditions } from '../schema/job.ts';
 import type { Lesson, Move } from '../schema/practice.ts';
 import type { InstrumentId } from '../instruments/index.ts';
 import type { SuspectLine } from '../tracing/suspectLines.ts';
 import type { Trace, Tracer } from '../tracing/trace.ts';
 import { standsAt } from './moves.ts';
-import { warmthOf } from './standing.ts';
+import { conditionsAt } from './standing.ts';
 
 /** What one check was worth when it was made. */
 export interface Tutored {
@@ -35,9 +34,7 @@ export interface Tutored {
 /** How things stand, as the tracer is asked of it. */
 export function traceAt(tracer: Tracer, lesson: Lesson, moves: readonly Move[]): Trace {
   const so = standsAt({ tracer, lesson, moves });
-  const present = so.complaint.pattern === 'constant' ? 'yes' : 'unknown';
-  const now: Conditions = { ...warmthOf(so.warmMinutes), faultPresent: present };
-  return tracer.trace(so.complaint, so.events, now);
+  return tracer.trace(so.complaint, so.events, conditionsAt(so));
 }
 
 /** Entropy over what would put it right, bits; what is not among the lines counts as one more. */

@@ -1,7 +1,7 @@
 import { saidOf } from '../engine/complaint.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
-import { besideElsewhere, companionChance, companionLogs, setOf, type Hypothesis } from './hypotheses.ts';
+import { besideElsewhere, companionChance, setOf, type Hypothesis } from './hypotheses.ts';
 import type { Model, ModelFault } from './model.ts';
 
 /** What an account says of each symptom and of each reading, as natural logarithms; a row for each. */
@@ -50,14 +50,13 @@ export function grow(
   const symptoms = saidOf(complaint).length;
   const bases = [...weighed].sort((a, b) => b.log - a.log).slice(0, GROWN_FROM[generation]);
   const bar = (bases[0]?.log ?? 0) - HOPELESS;
-  const beside = companionLogs(model, complaint);
   const chanceOf = companionChance(model, complaint);
   const best = new Map<string, Candidate>();
   for (const { h, log } of bases) {
     const own = h.faults.length === 1 ? alone.get(h.faults[0]!)! : says(h.faults);
     for (const [fault, row] of alone) {
       if (!fits(h.faults, fault)) continue;
-      let gain = h.faults.length ? Math.log(chanceOf(fault, h.faults)) : beside.get(fault)!;
+      let gain = Math.log(chanceOf(fault, h.faults));
       // By what lies on a trail that nobody told the complaint is explained already.
       for (let k = h.elsewhere ? symptoms : 0; k < row.length; k++) if (row[k]! > own[k]!) gain += row[k]! - own[k]!;
       const hope = log + gain;

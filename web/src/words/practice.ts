@@ -22,7 +22,7 @@ export const FINDING_WORDS: Readonly<Record<FindingId, { label: string; instead:
   unproved: { label: 'Not proved after the repair', instead: 'Try the engine until it runs even, then give it back.' },
   'fitted in vain': { label: 'Parts bought in vain', instead: 'Measure until one repair stands out.' },
   'one witness': {
-    label: 'Fitted on too little',
+    label: 'Fitted on too little evidence',
     instead: 'Less than half of what was known spoke for it: one more check costs less than a part.',
   },
   'went on': { label: 'Went on after it was known', instead: 'Mend what is as good as sure, then try the engine.' },
