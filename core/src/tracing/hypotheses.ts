@@ -86,7 +86,7 @@ export function companionChance(
 }
 
 /** What each fault beside another brings to the prior of an account, natural logarithms. */
-export const companionLogs = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
+const companionLogs = (model: Model, complaint: Complaint): ReadonlyMap<ModelFault, number> =>
   new Map([...companions(model, complaint)].map(([fault, share]) => [fault, Math.log(COMPANIONS * share)]));
 
 /** Several faults at once, whichever is named first: one of them brought it in, the others are there besides. */
