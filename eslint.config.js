@@ -64,7 +64,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              regex: '/schema/(?!stages|symptoms|fit\\.ts)',
+              regex: '/schema/(?!stages|symptoms|cautions|fit\\.ts)',
               allowTypeImports: true,
               message: 'Import types only from the schemas.',
             },

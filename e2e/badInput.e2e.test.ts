@@ -2,8 +2,8 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { click, go, launch, openWindow, sees, type } from './browser.ts';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { another, click, go, launch, openWindow, sees, type } from './browser.ts';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -135,12 +135,19 @@ describe('bad input', () => {
 
   it('cautions stand before the check until understood', async () => {
     const { page } = await openWindow(browser, { understood: false });
-    await go(page, '/jobs/launch-1/trace?check=spark-coil-lead');
+    const job = await another(inject('url'), 'launch-1');
+    await go(page, `/jobs/${job}/trace?check=spark-coil-lead`);
     await sees(page, 'a road part can blow up the boat');
     expect(await page.$eval('[data-reading] button[type=submit]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
     await click(page, 'button', 'Understood');
     await page.waitForFunction(
       () => !document.querySelector<HTMLButtonElement>('[data-reading] button[type=submit]')!.disabled,
     );
+    // It is kept with the job: whoever opens it finds it understood, and in the log by what.
+    await page.waitForNetworkIdle();
+    await page.reload({ waitUntil: 'networkidle2' });
+    await page.waitForSelector('[data-reading] button[type=submit]:not(:disabled)');
+    await page.keyboard.press('l');
+    await sees(page, 'Understood: high tension');
   });
 });

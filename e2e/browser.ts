@@ -1,4 +1,4 @@
-import { CAUTION_IDS } from '@pondu/core';
+import { understands } from './understands.ts';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
@@ -28,7 +28,7 @@ export interface Options {
   theme?: 'light' | 'dim';
   width?: number;
   height?: number;
-  /** Cautions understood before, as on a shop's own tablet. */
+  /** Somebody at the window who understands each caution as it comes, so that a test need not press for it. */
   understood?: boolean;
 }
 
@@ -68,15 +68,8 @@ export async function openWindow(
       if (!page.isClosed()) console.error([...faults, await standing(page).catch(String)].join('\n'));
     });
   await page.setViewport({ width, height });
-  await page.evaluateOnNewDocument(
-    (t, known) => {
-      localStorage.setItem('pondu.theme', t);
-      if (known)
-        localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
-    },
-    theme,
-    understood ? CAUTION_IDS : null,
-  );
+  await page.evaluateOnNewDocument((t) => localStorage.setItem('pondu.theme', t), theme);
+  if (understood) await page.evaluateOnNewDocument(understands);
   return { page, faults, context };
 }
 
@@ -147,4 +140,16 @@ export async function tabTo(page: Page, name: string | RegExp, most = 120): Prom
     if (typeof name === 'string' ? first === name : name.test(first)) return;
   }
   throw new Error(`Tab never reached ${name}`);
+}
+
+/** Another job on the machine of one of the demo's, with the same complaint: nobody has touched it yet. */
+export async function another(url: string, job: string): Promise<string> {
+  const asked = await fetch(`${url}/api/jobs/${job}`);
+  const { machineId, job: body } = (await asked.json()) as { machineId: string; job: { complaint: object } };
+  const made = await fetch(`${url}/api/machines/${machineId}/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ complaint: body.complaint }),
+  });
+  return ((await made.json()) as { id: string }).id;
 }

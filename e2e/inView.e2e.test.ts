@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, launch, openWindow, sees } from './browser.ts';
+import { another, axe, click, launch, openWindow, sees } from './browser.ts';
 import { TestServer } from './server.ts';
 
 /** Its own: what others write on these jobs would be another screen. */
@@ -86,11 +86,12 @@ describe('without scrolling, with cautions open', () => {
   });
   it('a caution that is new on a check stands in full; those understood before in one line', async () => {
     const { page, faults, context } = await openWindow(browser, { understood: false });
-    await go(page, '/jobs/launch-1/trace?check=coil-minus-closed');
+    const job = await another(url, 'launch-1');
+    await go(page, `/jobs/${job}/trace?check=coil-minus-closed`);
     await page.waitForSelector('section[aria-label="Check"] [role=note]');
     await click(page, 'button', 'Understood');
     await page.waitForFunction(() => !document.querySelector('section[aria-label="Check"] [role=note]'));
-    await go(page, '/jobs/launch-1/trace?check=spark-every');
+    await go(page, `/jobs/${job}/trace?check=spark-every`);
     const full = await page.waitForSelector('section[aria-label="Check"] [role=note]');
     const [asks, quiet] = [
       await full!.evaluate((e) => e.textContent),

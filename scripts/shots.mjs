@@ -10,7 +10,7 @@ await ensureDebian({ [CHROMIUM]: 'chromium' });
 await ensureBuilt();
 const { default: puppeteer } = await import('puppeteer-core');
 const { tsImport } = await import('tsx/esm/api');
-const { CAUTION_IDS } = await tsImport('../core/src/machine/hazards.ts', import.meta.url);
+const { understands } = await tsImport('../e2e/understands.ts', import.meta.url);
 
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
@@ -86,14 +86,8 @@ async function opened({ theme = 'light', size = WIDE } = {}) {
   await page.setViewport(size);
   // The first pictures wait until the workshop has worked its machines out.
   page.setDefaultTimeout(180_000);
-  await page.evaluateOnNewDocument(
-    (t, known) => {
-      localStorage.setItem('pondu.theme', t);
-      localStorage.setItem('pondu.understood', JSON.stringify(Object.fromEntries(known.map((c) => [c, Date.now()]))));
-    },
-    theme,
-    CAUTION_IDS,
-  );
+  await page.evaluateOnNewDocument((t) => localStorage.setItem('pondu.theme', t), theme);
+  await page.evaluateOnNewDocument(understands);
   return page;
 }
 const sees = (page, text) => page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);

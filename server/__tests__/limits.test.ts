@@ -58,6 +58,7 @@ describe('whatever the API takes in', () => {
       body: fc.record({ what: words, weight: fc.constantFrom('looks', 'soon', 'safety') }),
     }),
     fc.record({ path: fc.constant('asides'), body: fc.record({ checkId: words, note: words }) }),
+    fc.record({ path: fc.constant('cares'), body: fc.record({ cautions: fc.constant(['marine']), about: words }) }),
     fc.record({ path: fc.constant('settings'), body: fc.record({ figure: words, left: words }) }),
   );
   it('comes back byte for byte from its file, read into an empty shop', async () => {

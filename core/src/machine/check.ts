@@ -6,7 +6,8 @@ import type { Machine } from './machine.ts';
 import type { Scene } from './scene.ts';
 import type { SparkPlace } from './observed.ts';
 import type { InstrumentId } from '../instruments/ids.ts';
-import type { CautionId, Doing } from './hazards.ts';
+import type { CautionId } from '../schema/cautions.ts';
+import type { Doing } from './hazards.ts';
 
 /** Where an instrument is put. `live` and `earth` are by role: the colour of the lead follows the earth polarity. */
 export type Probe =
@@ -156,5 +157,5 @@ export const pullerCaution = (machine: Machine): readonly CautionId[] =>
 /** Key off, but the stop switch held at run: its line must then be free of earth. */
 export const STOP_AT_RUN: MachineState = { key: 'off', points: 'open', stopHeld: 'run' };
 export const SPARK_CAUTIONS: readonly CautionId[] = ['high tension', 'fuel vapour', 'rotating parts'];
-export type { CautionId } from './hazards.ts';
+export type { CautionId } from '../schema/cautions.ts';
 export { CRANKING, KEY_OFF, KEY_ON_CLOSED, KEY_ON_OPEN } from './state.ts';

@@ -7,7 +7,8 @@ import type { MachineBody } from '../schema/machine.ts';
 import { BENCH_IDS, benchCautions } from '../setup/benchDoings.ts';
 import { buildModel } from '../tracing/model.ts';
 import { freeCheck } from '../trails/freeProbe.ts';
-import { cautionsOf, type CautionId } from './hazards.ts';
+import type { CautionId } from '../schema/cautions.ts';
+import { cautionsOf } from './hazards.ts';
 
 const everything = { ...house, owns: [...INSTRUMENT_IDS] };
 const all = (body: MachineBody) => {

@@ -1,32 +1,17 @@
+import { CAUTION_IDS, type CautionId } from '../schema/cautions.ts';
 import type { Fit } from '../schema/fit.ts';
 
-export const CAUTION_IDS = [
-  'high tension',
-  'fuel vapour',
-  'rotating parts',
-  'battery',
-  'marine',
-  'hot coil',
-  'hot engine',
-  'hot coolant',
-  'exhaust gas',
-  'capacitor charge',
-  'flywheel puller',
-  'magneto by hand',
-  'jumping the starter',
-  'drowned cylinder',
-  'turning a locked engine',
-  'diesel may fire',
-  'run-away',
-  'high-pressure jets',
-  'compressed air',
-  'full field',
-  'charging battery',
+/** Asked each time, however often they were understood on this job: what they warn of kills, or blinds. */
+const GRAVE: ReadonlySet<CautionId> = new Set<CautionId>([
   'open fuel',
   'starting fluid',
-  'lifting',
-] as const;
-export type CautionId = (typeof CAUTION_IDS)[number];
+  'high-pressure jets',
+  'run-away',
+  'drowned cylinder',
+  'turning a locked engine',
+  'capacitor charge',
+]);
+export const isGrave = (id: CautionId): boolean => GRAVE.has(id);
 
 /** What is done in a check, a repair or at a bench, as far as it can hurt somebody. */
 export type Doing =

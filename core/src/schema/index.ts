@@ -9,6 +9,7 @@ export * from './sheet.ts';
 export * from './limits.ts';
 export * from './photo.ts';
 export * from './book.ts';
+export * from './cautions.ts';
 export * from './job.ts';
 export * from './house.ts';
 export * from './practice.ts';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CAUTION_IDS } from './cautions.ts';
 import { freeProbeSchema } from './freeProbe.ts';
 import { photoShape } from './photo.ts';
 import { sheetBodySchema } from './sheet.ts';
@@ -158,6 +159,18 @@ export const asideSchema = z
   .meta({ id: 'Aside' });
 export type Aside = z.infer<typeof asideSchema>;
 
+/** Cautions that were read and understood, and of what: a check, a repair or a bench, by its id. */
+export const careSchema = z
+  .object({
+    id: z.string().min(1).max(64),
+    cautions: z.array(z.enum(CAUTION_IDS)).min(1).max(CAUTION_IDS.length),
+    about: z.string().max(80).default(''),
+    at: z.iso.datetime(),
+    by: bySchema.optional(),
+  })
+  .meta({ id: 'Care' });
+export type Care = z.infer<typeof careSchema>;
+
 export const snagSchema = z
   .object({
     id: z.string().min(1).max(64),
@@ -182,6 +195,7 @@ export const jobEventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('sheet'), sheet: sheetSchema }),
   z.object({ type: z.literal('photo'), photo: photoSchema }),
   z.object({ type: z.literal('aside'), aside: asideSchema }),
+  z.object({ type: z.literal('care'), care: careSchema }),
 ]);
 export type JobEvent = z.infer<typeof jobEventSchema>;
 

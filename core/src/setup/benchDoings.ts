@@ -1,4 +1,5 @@
-import { cautionsOf, type CautionId, type Doing } from '../machine/hazards.ts';
+import { cautionsOf, type Doing } from '../machine/hazards.ts';
+import type { CautionId } from '../schema/cautions.ts';
 import type { Fit } from '../schema/fit.ts';
 
 /** The benches at which a machine is set up. */

@@ -45,6 +45,8 @@ export function entryOf(event: JobEvent): { id: string; at: string; by?: By | un
       return event.photo;
     case 'aside':
       return event.aside;
+    case 'care':
+      return event.care;
   }
 }
 

@@ -1,5 +1,5 @@
 import { turnedByStarter } from '../machine/doings.ts';
-import type { CautionId } from '../machine/hazards.ts';
+import type { CautionId } from '../schema/cautions.ts';
 import type { Machine } from '../machine/machine.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { SymptomId } from '../schema/symptoms.ts';

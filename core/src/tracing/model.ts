@@ -16,7 +16,8 @@ import type { TrailName } from '../schema/symptoms.ts';
 import type { House } from '../schema/house.ts';
 import type { MachineBody, PlateValue } from '../schema/machine.ts';
 import { doingsOfRepair } from '../machine/doings.ts';
-import { cautionsOf, type CautionId } from '../machine/hazards.ts';
+import { cautionsOf } from '../machine/hazards.ts';
+import type { CautionId } from '../schema/cautions.ts';
 import { beginsAtPlate } from './onset.ts';
 
 export interface ModelFault {

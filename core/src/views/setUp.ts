@@ -1,4 +1,4 @@
-import type { CautionId } from '../machine/hazards.ts';
+import type { CautionId } from '../schema/cautions.ts';
 import { benchCautions } from '../setup/benchDoings.ts';
 import { edgeGap, type EdgeGap } from '../setup/edgeGap.ts';
 import { orderOfWork, type Step } from '../setup/carburettors.ts';

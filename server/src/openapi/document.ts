@@ -129,6 +129,12 @@ const CALLS: readonly Call[] = [
   },
   {
     method: 'post',
+    path: '/api/jobs/{id}/cares',
+    summary: 'Write down which cautions were understood; the job’s version stays',
+    sends: schemas.newCareSchema,
+  },
+  {
+    method: 'post',
     path: '/api/jobs/{id}/photos',
     summary: 'Say what a photo shows: station, words, pins',
     sends: schemas.newPhotoSchema,

@@ -112,6 +112,9 @@ export function jobRoutes(store: Store, compute: Compute, summaries: Summaries):
   routes.post('/:id/asides', (req, res) =>
     add(req, res, { type: 'aside', aside: entry(req, body(req, schemas.newAsideSchema)) }),
   );
+  routes.post('/:id/cares', (req, res) =>
+    add(req, res, { type: 'care', care: entry(req, body(req, schemas.newCareSchema)) }),
+  );
   routes.post('/:id/photos', (req, res) =>
     add(req, res, { type: 'photo', photo: entry(req, body(req, schemas.newPhotoSchema)) }),
   );

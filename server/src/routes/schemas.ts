@@ -1,5 +1,6 @@
 import {
   asideSchema,
+  careSchema,
   causeSchema,
   complaintSchema,
   conditionsSchema,
@@ -79,6 +80,7 @@ export const newCauseSchema = causeSchema.omit(own).extend(entered).meta({ id: '
 export const newSettingSchema = settingSchema.omit(own).extend(entered).meta({ id: 'NewSetting' });
 export const newSheetSchema = sheetSchema.omit(own).extend(entered).meta({ id: 'NewSheet' });
 export const newAsideSchema = asideSchema.omit(own).extend(entered).meta({ id: 'NewAside' });
+export const newCareSchema = careSchema.omit(own).extend(entered).meta({ id: 'NewCare' });
 export const newPhotoSchema = photoSchema.omit(own).extend(entered).meta({ id: 'NewPhoto' });
 export const newSnagSchema = snagSchema.omit(own).extend(entered).meta({ id: 'NewSnag' });
 /** A snag as sent: with the id of one that is there, only what changes of it. */

@@ -86,8 +86,8 @@ export async function createJob(
   return made;
 }
 
-/** What a write makes of a job: fields to change, or nothing because it is all there already. */
-type Changed = { body?: string } | 'as it was';
+/** What a write makes of a job: fields to change, nothing because it is all there already, or a note beside it. */
+type Changed = { body?: string } | 'as it was' | 'beside it';
 
 /** One change of a job: looks whether it is there already, checks the version, does the work, steps the version. */
 async function change(
@@ -99,7 +99,7 @@ async function change(
   const stored = await store.write(async (transaction) => {
     const row = await rowOf(store, id, transaction);
     const changed = await work(row, transaction, () => stale('this job', row.version, expected));
-    if (changed !== 'as it was')
+    if (typeof changed === 'object')
       await row.update({ ...changed, version: row.version + 1, updatedAt: new Date().toISOString() }, { transaction });
     return assemble(store, row, transaction);
   });
@@ -160,7 +160,9 @@ export function addEvent(store: Store, id: string, event: JobEvent, expected: nu
         'An event with this id is already written down and differs. Events are never edited: send a new one.',
       );
     }
-    fresh();
+    // What was understood changes nothing that anybody else works on.
+    const beside = event.type === 'care';
+    if (!beside) fresh();
     if (event.type === 'reading' && event.reading.supersedes !== undefined) {
       const corrected = await store.models.events.findOne({
         where: { jobId: id, eventId: event.reading.supersedes, type: 'reading' },
@@ -173,7 +175,7 @@ export function addEvent(store: Store, id: string, event: JobEvent, expected: nu
       { jobId: id, eventId, type: event.type, body: JSON.stringify(event) },
       { transaction },
     );
-    return {};
+    return beside ? 'beside it' : {};
   });
 }
 

@@ -1,6 +1,7 @@
 import {
   entryOf,
   type Aside,
+  type Care,
   type Cause,
   type Fix,
   type JobBody,
@@ -33,6 +34,8 @@ function eventOf({ id, at, path, body }: Entry): JobEvent | undefined {
       return { type: 'sheet', sheet: entry as Sheet };
     case '/asides':
       return { type: 'aside', aside: entry as Aside };
+    case '/cares':
+      return { type: 'care', care: entry as Care };
     case '/photos':
       return { type: 'photo', photo: entry as Photo };
     default:

@@ -255,6 +255,7 @@ describe('a repair', () => {
     );
   it('that can hurt says so before its fields, once', async () => {
     localStorage.clear();
+    server(() => ({ status: 201, body: stored() }));
     const dangerous = repairs.map((r) => ({ ...r, cautions: ['flywheel puller'] as const }));
     const place = { stored: stored(), machine, house, input: inputOf(stored(), machine, house) };
     render(
@@ -266,6 +267,12 @@ describe('a repair', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Understood' }));
     expect(screen.queryByRole('note')).toBeNull();
     expect(screen.getByText('Mind: flywheel puller')).toBeTruthy();
+    await waitFor(() =>
+      expect(sent.find((s) => s.url.endsWith('/cares'))?.body).toMatchObject({
+        cautions: ['flywheel puller'],
+        about: 'points.dress',
+      }),
+    );
   });
   it('that is called for is filled in, with what goes with it', async () => {
     server(() => ({ status: 201, body: stored() }));

@@ -23,6 +23,8 @@ export function entryWords({ path, method, body, blob }: Entry): string {
       return `Bench: ${text((body['body'] as { kind?: unknown } | undefined)?.kind)}`;
     case '/asides':
       return `Could not tell: ${text(body['checkId'])}`;
+    case '/cares':
+      return `Understood: ${text((body['cautions'] as string[] | undefined)?.join(', '))}`;
     case '/photos':
       return `Photo: ${text(body['words']) || 'no words'}`;
     case '/snags':

@@ -1,7 +1,8 @@
 import { eventsAnew } from './eventsAnew.ts';
 import type { Migration } from './migration.ts';
 
-const SAYS = [
+/** Where in an event the words stand that are found. */
+export const SAYS = [
   'reading.note',
   'fix.what',
   'fix.parts',

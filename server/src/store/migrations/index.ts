@@ -6,9 +6,10 @@ import { pictures } from './003-pictures.ts';
 import { simulations } from './004-simulations.ts';
 import { asides } from './005-asides.ts';
 import { lessons } from './006-lessons.ts';
+import { cares } from './007-cares.ts';
 import type { Migration } from './migration.ts';
 
-export const MIGRATIONS: readonly Migration[] = [first, lists, pictures, simulations, asides, lessons];
+export const MIGRATIONS: readonly Migration[] = [first, lists, pictures, simulations, asides, lessons, cares];
 
 /**
  * Brings the data up to date, each step whole or not at all: what stops in the middle of one leaves what was there.

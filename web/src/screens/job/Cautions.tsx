@@ -1,33 +1,9 @@
 import type { CautionId } from '@pondu/core';
 import { TriangleAlert } from 'lucide-react';
-import { useState } from 'react';
 import { Button } from '../../ui/Button.tsx';
+import type { StoredJob } from '../../api/types.ts';
 import { CAUTIONS } from '../../words/cautions.ts';
-
-const KEY = 'pondu.understood';
-/** Once understood a caution keeps quiet for this long on this device; then it is shown in full again. */
-const QUIET_MS = 12 * 3600_000;
-
-/** Cautions understood lately. */
-function read(): Record<string, number> {
-  try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Record<string, number>;
-    return Object.fromEntries(Object.entries(kept).filter(([, at]) => Date.now() - at < QUIET_MS));
-  } catch {
-    return {};
-  }
-}
-
-/** Which of these cautions have not been understood lately, and how they are. */
-export function useUnderstood(ids: readonly CautionId[]): { fresh: readonly CautionId[]; understand: () => void } {
-  const [known, setKnown] = useState(read);
-  const understand = () => {
-    const next = { ...read(), ...Object.fromEntries(ids.map((id) => [id, Date.now()])) };
-    localStorage.setItem(KEY, JSON.stringify(next));
-    setKnown(next);
-  };
-  return { fresh: ids.filter((id) => !(id in known)), understand };
-}
+import { useCare } from './useCare.ts';
 
 interface Props {
   ids: readonly CautionId[];
@@ -74,9 +50,9 @@ export function Cautions({ ids, fresh, onUnderstood }: Props) {
   );
 }
 
-/** Of a repair or a bench: asked once, then one line. */
-export function BenchCare({ ids }: { ids: readonly CautionId[] }) {
-  const { fresh, understand } = useUnderstood(ids);
+/** Of a repair or a bench, by its id: asked once on a job, what is grave each time; then one line. */
+export function BenchCare({ stored, ids, about }: { stored: StoredJob; ids: readonly CautionId[]; about: string }) {
+  const { fresh, understand } = useCare(stored, ids, about);
   return ids.length === 0 ? null : (
     <div className="no-print mb-3">
       <Cautions ids={ids} fresh={fresh} onUnderstood={understand} />

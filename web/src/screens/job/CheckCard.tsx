@@ -1,6 +1,7 @@
 import { TRY_IT, type CheckView, type ModelView, type RankedView, type Ruler } from '@pondu/core';
 import { ClipboardList, Clock, Eye, Gauge, Hand, Maximize2, PackageOpen, Settings2, Waypoints } from 'lucide-react';
 import { Link } from 'react-router';
+import type { StoredJob } from '../../api/types.ts';
 import { AloudButton, NoVoice } from '../../aloud/AloudButton.tsx';
 import { useReadAloud } from '../../aloud/useReadAloud.ts';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
@@ -10,7 +11,8 @@ import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
 import { checkAloud } from '../../words/aloud.ts';
 import { minutesWords } from '../../words/belief.ts';
-import { Cautions, useUnderstood } from './Cautions.tsx';
+import { Cautions } from './Cautions.tsx';
+import { useCare } from './useCare.ts';
 import './checkCard.css';
 import { ConditionsRow } from './ConditionsRow.tsx';
 import { READING_FORM, ReadingForm } from './ReadingForm.tsx';
@@ -18,6 +20,7 @@ import type { ReadingEntry } from './useReadingEntry.ts';
 import { showBand } from '../../units/quantity.ts';
 
 interface Props {
+  stored: StoredJob;
   check: CheckView;
   ruler: Ruler;
   rank?: RankedView | undefined;
@@ -66,6 +69,7 @@ function why(rank: RankedView | undefined, isNext: boolean, proving: boolean, un
 }
 
 export function CheckCard({
+  stored,
   check,
   ruler,
   rank,
@@ -86,7 +90,7 @@ export function CheckCard({
   children,
 }: Props) {
   const aloud = useReadAloud([heard, checkAloud(check)].filter(Boolean).join(' Next: '));
-  const { fresh, understand } = useUnderstood(check.cautions);
+  const { fresh, understand } = useCare(stored, check.cautions, check.id);
   const toOpen = check.opens.filter((o) => !opened.includes(o));
   const minutes = rank?.minutesNow ?? check.minutes;
   const reading =

@@ -156,7 +156,7 @@ export function FixForm({ place: { stored, machine, house }, repairs, suspects, 
     >
       <h2 className="text-xl">What is done about it</h2>
       <SelectField label="Repair" value={repairId} options={options} onChange={fill} />
-      <BenchCare ids={chosen?.cautions ?? []} />
+      <BenchCare stored={stored} ids={chosen?.cautions ?? []} about={repairId} />
       <TextField label="In words" error={errors.what?.message} {...register('what')} />
       {goesWith && <p className="text-[15px]">Renew as a set with {goesWith}.</p>}
       <Controller

@@ -44,6 +44,8 @@ function lineOf(event: Exclude<JobEvent, { type: 'reading' }>, checks: Checks): 
       return event.photo.gone ? 'Photo taken away' : `Photo: ${event.photo.words || 'no words'}`;
     case 'aside':
       return `Could not tell: ${labelOf(checks, event.aside.checkId)}`;
+    case 'care':
+      return `Understood: ${event.care.cautions.join(', ')}`;
   }
 }
 

@@ -104,6 +104,7 @@ export function ProveStage(place: JobPlace) {
         {hot && <SoakPanel jobId={stored.id} advice={null} onSoaked={entry.setConditions} />}
         {chosen && ruler.data?.check.id === chosen && (
           <CheckCard
+            stored={stored}
             {...ruler.data}
             rank={trace.data?.ranked.find((r) => r.id === chosen)}
             isNext={false}

@@ -160,7 +160,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
         </Tabs.List>
         {benches.map((b) => (
           <Tabs.Content key={b.id} value={b.id} aria-label={b.label}>
-            <BenchCare ids={view.cautions[b.id] ?? []} />
+            <BenchCare stored={stored} ids={view.cautions[b.id] ?? []} about={b.id} />
             {b.shown}
           </Tabs.Content>
         ))}

@@ -181,6 +181,7 @@ export function TraceStage({ lookOnly = false, ...place }: JobPlace & { lookOnly
         )}
         {chosen && ruler.data && ruler.data.check.id === chosen ? (
           <CheckCard
+            stored={stored}
             {...ruler.data}
             rank={trace.data.ranked.find((r) => r.id === chosen)}
             isNext={chosen === next}

@@ -22,7 +22,13 @@ beforeAll(() => {
     disconnect() {}
   };
 });
-beforeEach(() => localStorage.clear());
+/** The workshop, where nothing else is asked of it. */
+const taking = () =>
+  vi.fn((_url: string, _init: RequestInit) => Promise.resolve(new Response(JSON.stringify(stored()), { status: 201 })));
+beforeEach(() => {
+  localStorage.clear();
+  vi.stubGlobal('fetch', taking());
+});
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
@@ -162,10 +168,11 @@ describe('the check', () => {
     previewInput: undefined,
     ...change,
   });
-  const card = (checkId: string, e: ReadingEntry, opened: string[] = [], rank?: RankedView) => {
+  const card = (checkId: string, e: ReadingEntry, opened: string[] = [], rank?: RankedView, job = stored()) => {
     const check = tracer.weigher.check(checkId)!;
     return render(
       <CheckCard
+        stored={job}
         check={checkView(check)}
         ruler={ruler(tracer.weigher, check, [])}
         rank={rank}
@@ -236,7 +243,9 @@ describe('the check', () => {
     await userEvent.click(screen.getByRole('button', { name: 'Understood' }));
     expect(save().disabled).toBe(false);
     cleanup();
-    card('spark-coil-lead', e);
+    const { cautions } = tracer.weigher.check('spark-coil-lead')!;
+    const care = { id: 'c', cautions: [...cautions], about: 'spark-every', at: '2026-01-01T10:00:00Z' };
+    card('spark-coil-lead', e, [], undefined, stored([{ type: 'care', care }]));
     expect(save().disabled).toBe(false);
   });
   it('asks about the range and lets an absurd reading stand', async () => {
@@ -293,9 +302,7 @@ describe('snags', () => {
     expect(list.map((s) => s.what)).toEqual(['brake', 'belt', 'paint', 'hose']);
   });
   it('an empty one is refused by its field; a good one is sent with the job’s version', async () => {
-    const fetch = vi.fn((_url: string, _init: RequestInit) =>
-      Promise.resolve(new Response(JSON.stringify(stored()), { status: 201 })),
-    );
+    const fetch = taking();
     vi.stubGlobal('fetch', fetch);
     render(<Around>{<SnagPanel stored={stored()} />}</Around>);
     await userEvent.click(screen.getByRole('button', { name: 'Add' }));

@@ -1,7 +1,9 @@
+import type { CheckView } from '@pondu/core';
 import { ArrowLeft, Radio } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useHouse, useJob, useMachine } from '../../api/hooks.ts';
+import type { StoredJob } from '../../api/types.ts';
 import { usePageTitle } from '../../app/usePageTitle.ts';
 import { putDraft } from '../../draft/useDraft.ts';
 import { useModel, useWells } from '../../tracer/useTracer.ts';
@@ -10,7 +12,8 @@ import { Failed, Loading } from '../../ui/States.tsx';
 import { AloudButton, NoVoice } from '../../aloud/AloudButton.tsx';
 import { useReadAloud } from '../../aloud/useReadAloud.ts';
 import { checkAloud } from '../../words/aloud.ts';
-import { Cautions, useUnderstood } from '../job/Cautions.tsx';
+import { Cautions } from '../job/Cautions.tsx';
+import { useCare } from '../job/useCare.ts';
 import { inputOf } from '../job/jobInput.ts';
 import { draftKeyOf } from '../job/useReadingEntry.ts';
 import { tone } from './tone.ts';
@@ -39,8 +42,6 @@ export function YardPage() {
   const input = ready ? inputOf(job.data!, machine.data!.machine, house.data!.house) : undefined;
   const wells = useWells(input, [checkId]);
   const found = model.data?.checks.find((c) => c.check.id === checkId);
-  const { fresh, understand } = useUnderstood(found?.check.cautions ?? []);
-  const understood = fresh.length === 0;
   usePageTitle('Across the yard');
   const seed = params.get('seed') ?? String(seedOf(id ?? ''));
   const fault = params.get('fault');
@@ -101,21 +102,45 @@ export function YardPage() {
           </p>
         )}
       </div>
-      <div className="grid gap-2">
-        <Cautions ids={check.cautions} fresh={fresh} onUnderstood={understand} />
-        <div className="flex flex-wrap gap-3">
-          <Button className="!min-h-16 grow !text-xl" disabled={!understood} onClick={() => setMeasuring((n) => n + 1)}>
-            <Radio aria-hidden className="size-6" />{' '}
-            {measuring > 0 ? 'Measure again' : 'Measure with the simulated meter'}
-          </Button>
-          <Button look="do" className="!min-h-16 grow !text-xl" disabled={!held.steady} onClick={take}>
-            Take {held.steady?.text ?? 'the reading'} back to the job
-          </Button>
-        </div>
-        <p className="text-[14px] text-soft">
-          The simulated meter stands in for a meter with a link: it plays this machine with a fault that nobody is told.
-        </p>
+      <Foot
+        stored={job.data}
+        check={check}
+        again={measuring > 0}
+        onMeasure={() => setMeasuring((n) => n + 1)}
+        steady={held.steady?.text}
+        onTake={take}
+      />
+    </div>
+  );
+}
+
+interface FootProps {
+  stored: StoredJob;
+  check: CheckView;
+  again: boolean;
+  onMeasure: () => void;
+  /** What the meter holds still at, as it shows it. */
+  steady: string | undefined;
+  onTake: () => void;
+}
+
+/** The cautions, then what is pressed. */
+function Foot({ stored, check, again, onMeasure, steady, onTake }: FootProps) {
+  const { fresh, understand } = useCare(stored, check.cautions, check.id);
+  return (
+    <div className="grid gap-2">
+      <Cautions ids={check.cautions} fresh={fresh} onUnderstood={understand} />
+      <div className="flex flex-wrap gap-3">
+        <Button className="!min-h-16 grow !text-xl" disabled={fresh.length > 0} onClick={onMeasure}>
+          <Radio aria-hidden className="size-6" /> {again ? 'Measure again' : 'Measure with the simulated meter'}
+        </Button>
+        <Button look="do" className="!min-h-16 grow !text-xl" disabled={steady === undefined} onClick={onTake}>
+          Take {steady ?? 'the reading'} back to the job
+        </Button>
       </div>
+      <p className="text-[14px] text-soft">
+        The simulated meter stands in for a meter with a link: it plays this machine with a fault that nobody is told.
+      </p>
     </div>
   );
 }

@@ -1,0 +1,28 @@
+/** What a check, a repair or a bench warns of, by name. */
+export const CAUTION_IDS = [
+  'high tension',
+  'fuel vapour',
+  'rotating parts',
+  'battery',
+  'marine',
+  'hot coil',
+  'hot engine',
+  'hot coolant',
+  'exhaust gas',
+  'capacitor charge',
+  'flywheel puller',
+  'magneto by hand',
+  'jumping the starter',
+  'drowned cylinder',
+  'turning a locked engine',
+  'diesel may fire',
+  'run-away',
+  'high-pressure jets',
+  'compressed air',
+  'full field',
+  'charging battery',
+  'open fuel',
+  'starting fluid',
+  'lifting',
+] as const;
+export type CautionId = (typeof CAUTION_IDS)[number];
