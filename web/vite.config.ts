@@ -5,7 +5,8 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [
-    react(),
+    // Each text is drawn in the words of the shop.
+    react({ jsxImportSource: '@pondu/web/vocabulary' }),
     tailwindcss(),
     VitePWA({
       registerType: 'autoUpdate',

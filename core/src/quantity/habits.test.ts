@@ -4,7 +4,7 @@ import { formatBand, formatQuantity } from './format.ts';
 import { withHabit, wireSize } from './habits.ts';
 import { parseQuantity } from './parse.ts';
 import { QUANTITIES, UNIT_CHOICES, type UnitHabits } from './unitChoices.ts';
-import { unitBySymbol } from './units.ts';
+import { INCH_METRES, unitBySymbol } from './units.ts';
 
 const METRIC: UnitHabits = unitsSchema.parse({});
 const INCH: UnitHabits = {
@@ -14,6 +14,7 @@ const INCH: UnitHabits = {
   vacuum: 'inHg',
   temperature: '°F',
   volume: 'US fl oz',
+  tank: 'US gal',
   torque: 'lb ft',
   wire: 'AWG',
 };
@@ -54,6 +55,7 @@ describe('units by habit', () => {
     ['.015', 'length', {}, '.015 in'],
     ['1/64', 'length', {}, '1/64 in'],
     ['6', 'length', { long: true }, '6 in'],
+    ['4', 'volume', {}, '4 US fl oz'],
     ['15 mm', 'length', {}, '15 mm'],
     ['18', 'pressure', { below: true }, '18 inHg'],
     ['3,5', 'pressure', {}, '3,5 psi'],
@@ -64,6 +66,11 @@ describe('units by habit', () => {
   ] as const)('a bare “%s” (%s %j) is kept as “%s”', (typed, dimension, typing, kept) => {
     expect(withHabit(typed, dimension, INCH, typing)).toBe(kept);
     expect(withHabit(typed, dimension, METRIC, typing)).toBe(typed);
+  });
+  it('a tankful that is typed bare is in litres or gallons', () => {
+    expect(withHabit('2.5', 'volume', INCH, { tank: true })).toBe('2.5 US gal');
+    expect(withHabit('9.5', 'volume', METRIC, { tank: true })).toBe('9.5 l');
+    expect(unitBySymbol('US gal').factor).toBeCloseTo(231 * INCH_METRES ** 3, 9);
   });
   it('fifteen thousandths are the same gap either way', () => {
     const [a, b] = ['15', '.015'].map((t) => parseQuantity(withHabit(t, 'length', INCH), 'length'));

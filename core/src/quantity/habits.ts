@@ -30,14 +30,21 @@ const numberOf = (bare: string): number => {
   return bottom === undefined ? Number(top) : Number(top) / Number(bottom);
 };
 
-/** Of what a bare number is typed: a vacuum, or something far longer than a gap. */
+/** Of what a bare number is typed: a vacuum, something far longer than a gap, a tankful. */
 export interface Typing {
   readonly below?: boolean;
   readonly long?: boolean;
+  readonly tank?: boolean;
 }
 
 /** The unit in which a shop means a bare number; of a gap below one inch, `number` tells thousandths from inches. */
-export function bareUnit(dimension: Dimension, habits: UnitHabits, { below, long }: Typing = {}, number = 1): UnitDef {
+export function bareUnit(
+  dimension: Dimension,
+  habits: UnitHabits,
+  { below, long, tank }: Typing = {},
+  number = 1,
+): UnitDef {
+  if (tank) return unitBySymbol(habits.tank);
   if (dimension !== 'length' || habits.length === 'mm') return habitUnit(dimension, habits, 1, below ?? false);
   return unitBySymbol(long || Math.abs(number) < 1 ? 'in' : 'thou');
 }

@@ -6,6 +6,7 @@ export const UNIT_CHOICES = {
   vacuum: ['kPa', 'inHg', 'mmHg', 'bar', 'psi'],
   temperature: ['°C', '°F'],
   volume: ['ml', 'US fl oz', 'imp fl oz'],
+  tank: ['l', 'US gal', 'imp gal'],
   torque: ['N m', 'lb ft'],
   wire: ['mm²', 'AWG'],
 } as const;

@@ -75,6 +75,8 @@ export const UNITS: readonly UnitDef[] = [
   unit('mmHg', 'pressure', 133.3224, 'mmHg', 'mmhg'),
   unit('ml', 'volume', 1e-6, 'ml', 'cc', 'cm3', 'cm³', 'millilitre', 'millilitres'),
   unit('l', 'volume', 1e-3, 'l', 'L', 'litre', 'litres', 'liter', 'liters'),
+  unit('US gal', 'volume', 3.785411784e-3, 'gal', 'gallon', 'gallons', 'us gallon', 'us gallons'),
+  unit('imp gal', 'volume', 4.54609e-3, 'imp gallon', 'imp gallons', 'imperial gallon', 'imperial gallons'),
   unit('US fl oz', 'volume', 29.5735e-6, 'fl oz', 'oz', 'us fl oz'),
   unit('imp fl oz', 'volume', 28.4131e-6, 'imp oz'),
   unit('N m', 'torque', 1, 'Nm', 'nm', 'newton metres'),

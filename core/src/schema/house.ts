@@ -25,6 +25,9 @@ export const INSTRUMENT_IDS = [
   'eyes',
 ] as const;
 
+export const VOCABULARY_NAMES = ['british', 'american'] as const;
+export type VocabularyName = (typeof VOCABULARY_NAMES)[number];
+
 /** The shop's choices where practitioners disagree, its rates and its instruments. */
 export const houseSchema = z
   .object({
@@ -66,6 +69,8 @@ export const houseSchema = z
     repairs: z.record(z.string(), z.object({ minutes: z.number().min(0), money: z.number().min(0) })).default({}),
     /** Units in which it measures; each device may have its own. */
     units: unitsSchema.prefault({}),
+    /** Where regions say a thing differently: in whose words. */
+    vocabulary: z.enum(VOCABULARY_NAMES).default('british'),
   })
   .meta({ id: 'House' });
 export type House = z.infer<typeof houseSchema>;

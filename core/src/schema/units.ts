@@ -10,6 +10,7 @@ export const unitsSchema = z
     vacuum: z.enum(UNIT_CHOICES.vacuum).default('kPa'),
     temperature: z.enum(UNIT_CHOICES.temperature).default('°C'),
     volume: z.enum(UNIT_CHOICES.volume).default('ml'),
+    tank: z.enum(UNIT_CHOICES.tank).default('l'),
     torque: z.enum(UNIT_CHOICES.torque).default('N m'),
     wire: z.enum(UNIT_CHOICES.wire).default('mm²'),
   })

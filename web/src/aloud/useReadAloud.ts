@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { speech } from '../vocabulary/speech.ts';
 import { canSpeak, hush, speak } from './speech.ts';
 
 const KEY = 'pondu.aloud';
@@ -18,7 +19,7 @@ export function useReadAloud(text: string): ReadAloud {
   useEffect(() => {
     if (!on || text === '' || said.current === text) return;
     said.current = text;
-    speak(text);
+    speak(speech.say(text));
   }, [on, text]);
   useEffect(() => hush, []);
   const toggle = () => {

@@ -6,6 +6,7 @@ import { Button } from '../ui/Button.tsx';
 import { LinkBanner } from '../offline/LinkBanner.tsx';
 import { useSync } from '../offline/useSync.ts';
 import { useShopUnits } from '../units/useShopUnits.ts';
+import { useShopWords } from '../vocabulary/useShopWords.ts';
 import { useTheme } from './theme.ts';
 
 /** Not needed to see the first screen: fetched when it stands. */
@@ -25,6 +26,7 @@ export function Shell() {
   const go = useNavigate();
   useSync();
   const units = useShopUnits();
+  const words = useShopWords();
   useHotkeys(['?', 'shift+?'], () => setHelp((h) => !h), { useKey: true });
   useHotkeys('b', () => void go('/'));
   useHotkeys('m', () => void go('/machines'));
@@ -73,8 +75,8 @@ export function Shell() {
       </header>
       <LinkBanner />
       <main id="main" tabIndex={-1} className="mx-auto max-w-[1400px] outline-none">
-        {/* In other units every figure is drawn anew; what is typed is kept with its box. */}
-        <Outlet key={JSON.stringify(units)} />
+        {/* In other units and words everything is drawn anew; what is typed is kept with its box. */}
+        <Outlet key={JSON.stringify([units, words])} />
       </main>
       <Suspense>
         {help && <HelpSheet open onOpenChange={setHelp} />}

@@ -39,6 +39,10 @@ export const bareSymbol = (dimension: Dimension, typing?: Typing): string =>
 export const labelled = (label: string, dimension: Dimension, typing?: Typing): string =>
   `${label}, ${bareSymbol(dimension, typing)}`;
 
+/** So much petrol as this shop says it; cubic metres given. */
+export const showTank = (cubicMetres: number): string =>
+  formatQuantity(cubicMetres, 'volume', { unit: habits.inUse.tank });
+
 /** A height above the sea as this shop says it; metres given. */
 export const showHeight = (metres: number): string =>
   formatQuantity(metres, 'length', { unit: habits.inUse.height, significant: 4 });

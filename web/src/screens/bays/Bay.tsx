@@ -22,7 +22,9 @@ export function Bay({ row }: { row: JobRow }) {
     <li ref={seen} className="card overflow-hidden">
       <Link to={`/jobs/${row.id}`} className="block p-4 hover:bg-sunk/40">
         <div className="flex items-baseline justify-between gap-3">
-          <h2 className="text-lg">{row.machineName}</h2>
+          <h2 className="text-lg" translate="no">
+            {row.machineName}
+          </h2>
           <span className="tag shrink-0">{STAGE_LABELS[job.stage]}</span>
         </div>
         <p className="mb-3">{complaintWords(job.complaint)}</p>

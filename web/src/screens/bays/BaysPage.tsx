@@ -29,7 +29,9 @@ export function BaysPage() {
   return (
     <div className="p-3 sm:p-5">
       <div className="mb-4 flex flex-wrap items-center gap-3">
-        <h1 className="grow text-2xl">{house.data?.house.shopName ?? 'Bays'}</h1>
+        <h1 className="grow text-2xl" translate="no">
+          {house.data?.house.shopName ?? 'Bays'}
+        </h1>
         <SearchField label="Search jobs, parts, notes" onSearch={setQ} />
         <LinkButton to="/new" look="do">
           <Plus aria-hidden className="size-5" /> New job
@@ -74,7 +76,9 @@ function MadeHere({ entry }: { entry: Entry }) {
   return (
     <li className="card">
       <Link to={`/jobs/${entry.id}`} className="block p-4 hover:bg-sunk/40">
-        <h2 className="text-lg">{machine.data?.machine.name ?? 'New job'}</h2>
+        <h2 className="text-lg" translate="no">
+          {machine.data?.machine.name ?? 'New job'}
+        </h2>
         <p className="mb-3">{complaintWords(job.complaint)}</p>
         <p className="flex items-center gap-2 text-warn">
           <CloudUpload aria-hidden className="size-5 shrink-0" /> Opened here, not in the workshop yet

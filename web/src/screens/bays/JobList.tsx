@@ -65,7 +65,11 @@ function Row({ row, named, changed }: { row: JobRow; named: boolean; changed: ()
     );
   const about = (
     <>
-      {named && <span className="font-semibold">{row.machineName}</span>}
+      {named && (
+        <span className="font-semibold" translate="no">
+          {row.machineName}
+        </span>
+      )}
       <span className="grow">{complaintWords(job.complaint)}</span>
       <span className="tag">{STAGE_LABELS[job.stage]}</span>
       <span className="text-soft">{format(new Date(job.closedAt ?? job.openedAt), 'd MMM yyyy')}</span>

@@ -22,7 +22,11 @@ export const Adapted = ({ fixes, ways }: { fixes: readonly FittedPart[]; ways: r
       return (
         <li key={fix.id} className="border-t border-rule pt-1">
           <FixLine fix={fix} jobId={jobId} />
-          {fix.wiring && <p className="whitespace-pre-wrap">{fix.wiring}</p>}
+          {fix.wiring && (
+            <p className="whitespace-pre-wrap" translate="no">
+              {fix.wiring}
+            </p>
+          )}
           {wired && (
             <Folded name={`Its circuit: ${wired.way.label.toLowerCase()}`} open>
               <WayDrawing wired={wired} />

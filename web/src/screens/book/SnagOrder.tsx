@@ -91,7 +91,9 @@ function SnagRow({ snag }: { snag: OpenSnag }) {
       >
         <GripVertical aria-hidden className="size-5 text-soft" />
       </button>
-      <span className="grow">{snag.what}</span>
+      <span className="grow" translate="no">
+        {snag.what}
+      </span>
       <span className={`tag ${snag.weight === 'danger' ? '!text-danger font-bold' : ''}`}>{snag.weight}</span>
       <Link className="no-print inline-flex min-h-12 items-center px-2 underline" to={`/jobs/${snag.jobId}`}>
         job

@@ -81,7 +81,7 @@ export function JobCardPage() {
         </header>
         <CardSection title="Complaint">
           <p className="font-semibold">{complaintWords(body.complaint)}</p>
-          {body.complaint.words && <p>“{body.complaint.words}”</p>}
+          {body.complaint.words && <p translate="no">“{body.complaint.words}”</p>}
           {body.complaint.since && <p>Since: {body.complaint.since}</p>}
           {body.complaint.before && <p>Done just before: {body.complaint.before}</p>}
           {(body.complaint.recent ?? []).map((r) => (
@@ -128,7 +128,11 @@ export function JobCardPage() {
                     <td>
                       {f.what}
                       {f.temporary && <b> (temporary)</b>}
-                      {f.wiring && <p className="whitespace-pre-wrap">Wired: {f.wiring}</p>}
+                      {f.wiring && (
+                        <p className="whitespace-pre-wrap" translate="no">
+                          Wired: {f.wiring}
+                        </p>
+                      )}
                     </td>
                     <td>{f.how}</td>
                     <td>{[f.parts, f.partNumber, f.source].filter(Boolean).join(', ')}</td>

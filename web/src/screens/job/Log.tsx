@@ -105,7 +105,11 @@ export function Log({
                       .join(', ')}
                   </span>
                   <Whence event={e} waits={waiting.has(reading.id)} />
-                  {reading.note && <span className="basis-full text-[14px] text-soft">{reading.note}</span>}
+                  {reading.note && (
+                    <span translate="no" className="basis-full text-[14px] text-soft">
+                      {reading.note}
+                    </span>
+                  )}
                   {failed && !failed.explained && !old && !odd && (
                     <span className="text-[14px] text-soft">out of its band; not what stops it</span>
                   )}

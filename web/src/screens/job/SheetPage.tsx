@@ -109,7 +109,9 @@ function Sheet({ stored, machine, input, trace, checks, stations }: Props) {
         )}
       </div>
       <section aria-label="Sheet" className="card p-4 print:border-0 print:p-0">
-        <h1 className="text-xl">{machine.machine.name}</h1>
+        <h1 className="text-xl" translate="no">
+          {machine.machine.name}
+        </h1>
         <p className="mb-2 text-soft">
           {complaintWords(stored.job.complaint)} · {format(new Date(), 'd MMM yyyy')}
         </p>

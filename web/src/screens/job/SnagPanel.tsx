@@ -54,7 +54,9 @@ export function SnagPanel({ stored }: { stored: StoredJob }) {
                 checked={s.done}
                 onChange={(e) => void put({ ...s, done: e.target.checked })}
               />
-              <span className={s.done ? 'text-soft line-through' : ''}>{s.what}</span>
+              <span translate="no" className={s.done ? 'text-soft line-through' : ''}>
+                {s.what}
+              </span>
               <span className={`tag ${s.weight === 'danger' ? '!text-danger font-bold' : ''}`}>{s.weight}</span>
             </label>
           </li>

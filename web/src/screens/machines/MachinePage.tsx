@@ -65,11 +65,17 @@ export function MachinePage() {
       <section className="card grid gap-3 p-4 lg:col-span-2" aria-label="Fit-out">
         <div className="flex flex-wrap items-start gap-3">
           <div className="grow">
-            <h1 className="text-2xl">{machine.name}</h1>
+            <h1 className="text-2xl" translate="no">
+              {machine.name}
+            </h1>
             <p className="text-soft">{[machine.kind, machine.maker, machine.year].filter(Boolean).join(' · ')}</p>
             <p>{fitOutWords(machine.fitOut)}</p>
             {machine.firingOrder && <p>Firing order {machine.firingOrder}</p>}
-            {machine.notes && <p className="mt-1 max-w-prose whitespace-pre-wrap">{machine.notes}</p>}
+            {machine.notes && (
+              <p className="mt-1 max-w-prose whitespace-pre-wrap" translate="no">
+                {machine.notes}
+              </p>
+            )}
           </div>
           {awayAt === null && (
             <>

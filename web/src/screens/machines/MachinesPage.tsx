@@ -91,7 +91,9 @@ function Row({ row: { id, machine, unreadable, openJobs: open } }: { row: Machin
   return (
     <li className="card">
       <Link to={`/machines/${id}`} className="block p-4 hover:bg-sunk/40">
-        <h2 className="text-lg">{machine.name}</h2>
+        <h2 className="text-lg" translate="no">
+          {machine.name}
+        </h2>
         <p className="text-soft">{[machine.kind, machine.maker, machine.year].filter(Boolean).join(' · ')}</p>
         <p className="mt-1">{fitOutWords(machine.fitOut)}</p>
         <p className="mt-1 font-semibold">

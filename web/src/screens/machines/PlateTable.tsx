@@ -64,7 +64,11 @@ export function PlateTable({ stored, house, onSaved }: Props) {
                     Change
                   </Button>
                 </div>
-                {plate.note && <p className="text-[14px] text-soft">{plate.note}</p>}
+                {plate.note && (
+                  <p className="text-[14px] text-soft" translate="no">
+                    {plate.note}
+                  </p>
+                )}
                 {editing === plate.id && (
                   <PlateEditor
                     plate={plate}

@@ -88,9 +88,9 @@ describe('oil in the fuel', () => {
   it('is reckoned for fresh petrol, and a tankful of another mix is put right', async () => {
     shown(<OilPart jobId="job-1" />);
     await fill('Petrol to one of oil', '50');
-    await fill('Petrol, litres', '5');
+    await fill('Petrol, l', '5');
     expect(statuses().trim()).toBe('100 ml of oil.');
-    await fill('In the tank, litres', '5.1');
+    await fill('In the tank, l', '5.1');
     await fill('Mixed, petrol to one of oil', '100');
     // 50.5 ml of oil lie in 5.05 l of petrol; fifty to one asks for 101 ml.
     expect(statuses()).toContain('Add 50.5 ml of oil.');
@@ -98,7 +98,7 @@ describe('oil in the fuel', () => {
   it('too much oil asks for petrol; a mix that nobody uses is asked about', async () => {
     shown(<OilPart jobId="job-2" />);
     await fill('Petrol to one of oil', '50');
-    await fill('In the tank, litres', '2.6');
+    await fill('In the tank, l', '2.6');
     await fill('Mixed, petrol to one of oil', '25');
     expect(statuses()).toContain('Add 2.5 l of petrol.');
     await fill('Mixed, petrol to one of oil', '3');

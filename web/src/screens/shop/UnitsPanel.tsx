@@ -1,4 +1,5 @@
-import { QUANTITIES, UNIT_CHOICES, type Quantity, type UnitHabits } from '@pondu/core';
+import { QUANTITIES, UNIT_CHOICES, type House, type Quantity, type VocabularyName } from '@pondu/core';
+import { VOCABULARY_NAMES } from '@pondu/core/schema';
 import { toast } from 'sonner';
 import { call } from '../../api/client.ts';
 import { problemOf } from '../../api/problem.ts';
@@ -14,6 +15,7 @@ const LABELS: Readonly<Record<Quantity, string>> = {
   temperature: 'Temperature',
   volume: 'Small volumes',
   torque: 'Torque',
+  tank: 'Petrol in a tank',
   wire: 'Wire',
 };
 const WORDS: Readonly<Record<string, string>> = {
@@ -21,6 +23,11 @@ const WORDS: Readonly<Record<string, string>> = {
   'US fl oz': 'fluid ounces, US',
   'imp fl oz': 'fluid ounces, imperial',
   AWG: 'gauge number (AWG)',
+};
+/** Where each is spoken: the words themselves would be said in the shop’s own. */
+const SPOKEN: Readonly<Record<VocabularyName, string>> = {
+  british: 'as in Britain and Ireland',
+  american: 'as in North America',
 };
 const AS_SHOP = 'as the shop';
 const optionsOf = (quantity: Quantity) => UNIT_CHOICES[quantity].map((u) => ({ value: u, label: WORDS[u] ?? u }));
@@ -31,10 +38,9 @@ export function UnitsPanel({ stored, onSaved }: { stored: StoredHouse; onSaved: 
   // Asked for so that the panel follows what is chosen here.
   useHabits();
 
-  async function ofShop(quantity: Quantity, unit: string) {
+  async function put(change: Partial<House>) {
     try {
-      const next = { ...units, [quantity]: unit } as UnitHabits;
-      await call('PUT', '/house', { ...stored.house, units: next }, stored.version);
+      await call('PUT', '/house', { ...stored.house, ...change }, stored.version);
       onSaved();
     } catch (error) {
       const refusal = problemOf(error);
@@ -48,7 +54,7 @@ export function UnitsPanel({ stored, onSaved }: { stored: StoredHouse; onSaved: 
   }
   return (
     <section className="card grid content-start gap-3 p-4" aria-label="Units">
-      <h2 className="text-xl">Units</h2>
+      <h2 className="text-xl">Units and words</h2>
       <p className="text-[14px] text-soft">
         Everything is shown in these, and a bare number is meant in them. Any other unit can be typed behind its number.
         Where gaps go in thou, a bare number below one is in inches.
@@ -59,7 +65,7 @@ export function UnitsPanel({ stored, onSaved }: { stored: StoredHouse; onSaved: 
             label={LABELS[q]}
             value={units[q]}
             options={optionsOf(q)}
-            onChange={(unit) => void ofShop(q, unit)}
+            onChange={(unit) => void put({ units: { ...units, [q]: unit } })}
           />
           <SelectField
             label={`${LABELS[q]}, this device`}
@@ -69,6 +75,12 @@ export function UnitsPanel({ stored, onSaved }: { stored: StoredHouse; onSaved: 
           />
         </div>
       ))}
+      <SelectField
+        label="Words that regions say differently"
+        value={stored.house.vocabulary}
+        options={VOCABULARY_NAMES.map((value) => ({ value, label: SPOKEN[value] }))}
+        onChange={(vocabulary) => void put({ vocabulary: vocabulary as VocabularyName })}
+      />
     </section>
   );
 }

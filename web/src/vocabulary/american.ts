@@ -1,0 +1,28 @@
+import type { Vocabulary } from './terms.ts';
+
+export const AMERICAN: Vocabulary = {
+  earth: 'ground',
+  earths: 'grounds',
+  earthed: 'grounded',
+  earthing: 'grounding',
+  unearthed: 'ungrounded',
+  petrol: 'gasoline',
+  carburettor: 'carburetor',
+  carburettors: 'carburetors',
+  bonnet: 'hood',
+  spanner: 'wrench',
+  spanners: 'wrenches',
+  tyre: 'tire',
+  tyres: 'tires',
+  silencer: 'muffler',
+  silencers: 'mufflers',
+  colour: 'color',
+  colours: 'colors',
+  coloured: 'colored',
+  grey: 'gray',
+  centre: 'center',
+  centres: 'centers',
+  aluminium: 'aluminum',
+  litre: 'liter',
+  litres: 'liters',
+};

@@ -1,0 +1,74 @@
+import type { VocabularyName } from '@pondu/core';
+import { AMERICAN } from './american.ts';
+import { TERMS, type Term, type Vocabulary } from './terms.ts';
+
+/** Each vocabulary; the texts themselves are written in the first. */
+const VOCABULARIES: Readonly<Record<VocabularyName, Vocabulary | undefined>> = {
+  british: undefined,
+  american: AMERICAN,
+};
+
+const VOWEL = /^[aeiou]/i;
+/** A term as a word of its own, with the article before it: that follows the word that comes in its place. */
+const TERM = new RegExp(`\\b(?:(an?) )?(${[...TERMS].sort((a, b) => b.length - a.length).join('|')})\\b`, 'gi');
+
+const likewise = (said: string, as: string): string =>
+  as[0] === as[0]!.toUpperCase() ? said[0]!.toUpperCase() + said.slice(1) : said;
+
+/** A text with every term said as this vocabulary says it. */
+export function inWords(text: string, vocabulary: Vocabulary): string {
+  return text.replace(TERM, (_whole, article: string | undefined, word: string) => {
+    const said = likewise(vocabulary[word.toLowerCase() as Term], word);
+    if (article === undefined) return said;
+    return `${article[0]}${VOWEL.test(said) ? 'n' : ''} ${said}`;
+  });
+}
+
+/** Where this device keeps what the shop said last. */
+const KEY = 'pondu.vocabulary';
+const KEPT = 4000;
+
+function readKept(): VocabularyName {
+  try {
+    const kept = localStorage.getItem(KEY);
+    return kept !== null && Object.hasOwn(VOCABULARIES, kept) ? (kept as VocabularyName) : 'british';
+  } catch {
+    return 'british';
+  }
+}
+
+/** The words that this page speaks: the shop's. */
+class Speech {
+  name = readKept();
+  private readonly said = new Map<string, string>();
+  private readonly watchers = new Set<() => void>();
+
+  ofShop(name: VocabularyName): void {
+    if (name === this.name) return;
+    this.name = name;
+    this.said.clear();
+    try {
+      localStorage.setItem(KEY, name);
+    } catch {
+      // A full store: they hold for as long as the page is open.
+    }
+    for (const watcher of this.watchers) watcher();
+  }
+  watch = (watcher: () => void): (() => void) => {
+    this.watchers.add(watcher);
+    return () => void this.watchers.delete(watcher);
+  };
+
+  /** A text of Pondu's own in these words. */
+  say(text: string): string {
+    const vocabulary = VOCABULARIES[this.name];
+    if (!vocabulary) return text;
+    let known = this.said.get(text);
+    if (known === undefined) {
+      if (this.said.size >= KEPT) this.said.clear();
+      this.said.set(text, (known = inWords(text, vocabulary)));
+    }
+    return known;
+  }
+}
+export const speech = new Speech();
