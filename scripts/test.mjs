@@ -1,8 +1,8 @@
 // npm test: type check, lint, unit and end to end, on a machine with nothing but Node and apt.
-import { CHROMIUM, ensureBuilt, ensureDebian, ensureInstalled, run } from './lib/prepare.mjs';
+import { buildAndWorkOut, CHROMIUM, ensureBuilt, ensureDebian, ensureInstalled, run } from './lib/prepare.mjs';
 
 const browser = () => ensureDebian({ [CHROMIUM]: 'chromium' });
-await ensureInstalled(browser);
+await ensureInstalled(() => Promise.all([browser(), buildAndWorkOut()]));
 await browser();
 const steps = [
   ['types', () => run('npx', ['tsc', '-b'])],

@@ -6,7 +6,14 @@ export default defineConfig({
     target: 'node20',
     outDir: 'dist',
     emptyOutDir: true,
-    rollupOptions: { input: { main: 'src/main.ts', worker: 'src/compute/worker.ts', restore: 'src/restore.ts' } },
+    rollupOptions: {
+      input: {
+        main: 'src/main.ts',
+        worker: 'src/compute/worker.ts',
+        restore: 'src/restore.ts',
+        workOut: 'src/workOut.ts',
+      },
+    },
   },
   ssr: { noExternal: ['@pondu/core'] },
 });

@@ -99,6 +99,19 @@ export async function ensureBuilt() {
   });
 }
 
+/** What the demo's bays show, worked out before it is started. */
+export const WORKED_OUT = join(root, '.cache/worked-out');
+
+/** While the database driver is compiled: the builds, and on the core that is left then the demo's jobs. */
+export async function buildAndWorkOut() {
+  await ensureBuilt();
+  await working('Working out the demo', process.execPath, [
+    join(root, 'server/dist/workOut.js'),
+    join(root, 'demo'),
+    WORKED_OUT,
+  ]);
+}
+
 /** Debian packages that tests need, by a file that shows they are there. */
 export async function ensureDebian(packages) {
   const names = Object.entries(packages)

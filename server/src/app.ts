@@ -71,6 +71,8 @@ export interface AppOptions {
   callsAMinute?: number;
   /** Whether machines are simulated as soon as they are told, ahead of their jobs. */
   simulates?: boolean;
+  /** Folder of what was worked out before the server ran. */
+  workedOut?: string | undefined;
 }
 export interface App {
   app: Express;
@@ -89,10 +91,11 @@ export function createApp({
   hosts = loopbackOnly,
   callsAMinute = CALLS_A_MINUTE,
   simulates = false,
+  workedOut,
 }: AppOptions): App {
   const app = express();
   const simulations = simulates ? new Simulations(store, compute) : undefined;
-  const summaries = new Summaries(store, compute);
+  const summaries = new Summaries(store, compute, workedOut);
   const pages = webFolder !== undefined && existsSync(webFolder) ? webFolder : undefined;
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));

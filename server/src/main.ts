@@ -34,6 +34,8 @@ const {
   PONDU_LOG = 'warn',
   PONDU_LOAD = '',
   PONDU_WEB = 'web/dist',
+  /** What was worked out while it was installed, by program. */
+  PONDU_WORKED_OUT = '',
   /** For tests alone: hours that the clock is ahead. */
   PONDU_CLOCK_AHEAD = '0',
   /** For load tests alone. */
@@ -53,7 +55,8 @@ const worker = join(dirname(here), here.endsWith('.ts') ? 'compute/worker.ts' : 
 const file = resolve(PONDU_DATA);
 const store = await opened();
 await clearImports(store);
-await forgetOthers(store, await programMark(worker));
+const mark = await programMark(worker);
+await forgetOthers(store, mark);
 const compute = computePool(worker);
 if (PONDU_LOAD) await loadFolder(store, compute.readImport, resolve(PONDU_LOAD));
 
@@ -73,6 +76,7 @@ const { app, summaries, simulations } = createApp({
   hosts,
   callsAMinute: Number(PONDU_CALLS_A_MINUTE),
   simulates: true,
+  workedOut: PONDU_WORKED_OUT ? resolve(PONDU_WORKED_OUT, String(mark)) : undefined,
 });
 const server = signed ? secureServer({ key: signed.key, cert: signed.cert }, app) : plainServer(app);
 const servers: Server[] = [server];

@@ -8,6 +8,8 @@ import { shows } from './presence.ts';
 /** Hypotheses below this share cannot change which check is best. */
 const NEGLIGIBLE = 1e-4;
 const NEGLIGIBLE_PAIR = 0.01;
+/** And below this share of all that may be wrong not which checks are in front. */
+const SLIGHT = 0.002;
 
 /** From so much blame on a fault accounts for the complaint; what is only there besides is not what is looked for. */
 const LOOKED_FOR = 0.5;
@@ -48,6 +50,8 @@ export interface Counted {
   readonly trails: readonly number[];
   readonly rows: readonly CountedRow[];
   readonly sound: Ensemble;
+  /** The mass of all that has something wrong. */
+  readonly wrong: number;
 }
 
 const EVEN = new Float64Array(STRATA).fill(1 / STRATA);
@@ -75,7 +79,8 @@ export function count(weigher: Weigher, belief: Belief, now: Conditions, complai
       strata: w.remaining.length === w.faults.length ? w.strata : EVEN,
     });
   }
-  return { groups: [...groups.keys()], trails: trailOfGroup, rows, sound: weigher.ensemble([]) };
+  const wrong = rows.reduce((sum, r) => sum + (r.ensemble.faults.length > 0 ? r.mass : 0), 0);
+  return { groups: [...groups.keys()], trails: trailOfGroup, rows, sound: weigher.ensemble([]), wrong };
 }
 
 /** Two accounts, each as likely as the other, to ask how well a check tells them apart. */
@@ -83,6 +88,7 @@ export const countTwo = (one: Ensemble, other: Ensemble): Counted => ({
   groups: ['one', 'other'],
   trails: [0, 1],
   sound: one,
+  wrong: 1,
   rows: [one, other].map((ensemble, group) => ({ group, ensemble, shows: 1, mass: 0.5, strata: EVEN })),
 });
 
@@ -98,14 +104,17 @@ export interface Outcomes {
   readonly table: readonly (Float64Array | undefined)[];
   /** The mass of each group that does: its row would be that mass times `base`. */
   readonly alike: Float64Array;
-  /** Whether all that is told together was played together. */
+  /** Whether nothing was left out, and all that is told together was played together. */
   readonly exact: boolean;
 }
 
-/** `rough`: several faults that tell together are not played for it, see `Cells.roughly`. */
+/**
+ * `rough`, for a first look: what weighs little beside the rest that may be wrong reads as a sound machine does, and
+ * several faults that tell together are not played for it, see `Cells.roughly`.
+ */
 export function outcomes(
   cells: Cells,
-  { groups, rows, sound }: Counted,
+  { groups, rows, sound, wrong }: Counted,
   check: Check,
   { rough } = { rough: false },
 ): Outcomes {
@@ -113,11 +122,13 @@ export function outcomes(
   const tells = cells.telling(sound, check);
   const table: (Float64Array | undefined)[] = new Array<Float64Array | undefined>(groups.length).fill(undefined);
   const alike = new Float64Array(groups.length);
+  const least = SLIGHT * wrong;
   let exact = true;
   for (const { group, ensemble, shows: s, mass, strata } of rows) {
-    const guess = rough && s > 0 ? cells.roughly(ensemble, check) : undefined;
-    if (guess) exact = false;
-    const there = s === 0 ? null : (guess ?? tells(ensemble));
+    const slight = rough && mass < least;
+    const guess = rough && s > 0 && !slight ? cells.roughly(ensemble, check) : undefined;
+    if (guess || slight) exact = false;
+    const there = s === 0 || slight ? null : (guess ?? tells(ensemble));
     if (!there) {
       alike[group]! += mass;
       continue;

@@ -9,6 +9,7 @@ import { STAND } from '../store/lists.ts';
 import { getMachine } from '../store/machines.ts';
 import { hasSimulation, keepSimulation } from '../store/simulations.ts';
 import type { Compute } from './compute.ts';
+import { readWorkedOut, type WorkedOut } from './workedOut.ts';
 
 interface Made {
   summary: Summary;
@@ -28,12 +29,15 @@ export class Summaries {
   private working: Promise<void> | undefined;
   private readonly store: Store;
   private readonly compute: Compute;
+  /** Where what was worked out before lies. */
+  private readonly before: string | undefined;
   private readonly stopListening: () => void;
   private closed = false;
 
-  constructor(store: Store, compute: Compute) {
+  constructor(store: Store, compute: Compute, before?: string) {
     this.store = store;
     this.compute = compute;
+    this.before = before;
     this.stopListening = store.changes.listen((change) => {
       if (change.type === 'job') this.want([change.id]);
     });
@@ -74,9 +78,15 @@ export class Summaries {
     const { house } = await readHouse(this.store);
     const name = simulatedName(machine, house);
     const carry = !(await hasSimulation(this.store, name));
-    const { summary, ahead, simulated } = await this.compute
-      .run('summary', { machine, house, job, events, carry })
-      .then((made): Made => ({ ...made, summary: { ok: true, bay: made.bay }, ahead: packed(made.ahead) }))
+    const input = { machine, house, job, events };
+    const known = this.before === undefined ? undefined : await readWorkedOut(this.before, input);
+    const working = known
+      ? Promise.resolve(known)
+      : this.compute
+          .run('summary', { ...input, carry })
+          .then(({ bay, ahead, simulated }): WorkedOut => ({ bay, ahead: packed(ahead), simulated }));
+    const { summary, ahead, simulated } = await working
+      .then(({ bay, ...made }): Made => ({ ...made, summary: { ok: true, bay } }))
       .catch((error: unknown): Made => {
         if (error instanceof Problem)
           return { summary: { ok: false, message: error.message }, ahead: null, simulated: null };

@@ -71,7 +71,7 @@ const listed = (tracer: Tracer, check: Check, proposed: boolean) => ({
 });
 
 /** What the bay shows, what its job's first screen asks for, and where wanted what was simulated for both, gzipped. */
-interface Summarised {
+export interface Summarised {
   bay: BaySummary;
   ahead: Ahead;
   simulated: Uint8Array | null;

@@ -19,6 +19,11 @@ export function Cautions({ ids, fresh, onUnderstood }: Props) {
     <>
       {fresh.length > 0 && (
         <div role="note" className="grid gap-2 rounded-lg border-[1.5px] border-warn bg-warn-wash p-3 text-[15px]">
+          {/* In view with the first of them, however many there are: nobody scrolls to go on. */}
+          <div className="flex items-center justify-between gap-3">
+            <p className="font-semibold">Before it is begun</p>
+            <Button onClick={onUnderstood}>Understood</Button>
+          </div>
           <ul className="grid gap-1">
             {fresh.map((id) => (
               <li key={id} className="flex gap-2">
@@ -29,9 +34,6 @@ export function Cautions({ ids, fresh, onUnderstood }: Props) {
               </li>
             ))}
           </ul>
-          <Button className="justify-self-start" onClick={onUnderstood}>
-            Understood
-          </Button>
         </div>
       )}
       {quiet.length > 0 && (
