@@ -146,10 +146,10 @@ export async function tabTo(page: Page, name: string | RegExp, most = 120): Prom
 export async function another(url: string, job: string): Promise<string> {
   const asked = await fetch(`${url}/api/jobs/${job}`);
   const { machineId, job: body } = (await asked.json()) as { machineId: string; job: { complaint: object } };
-  const made = await fetch(`${url}/api/machines/${machineId}/jobs`, {
+  const made = await fetch(`${url}/api/jobs`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ complaint: body.complaint }),
+    body: JSON.stringify({ machineId, complaint: body.complaint }),
   });
   return ((await made.json()) as { id: string }).id;
 }
