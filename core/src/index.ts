@@ -49,7 +49,16 @@ export { partCelsius, showsAt, soak, SOAK_MINUTES } from './tracing/heat.ts';
 export { entryOf, tell } from './tracing/events.ts';
 export { faultShares } from './tracing/suspects.ts';
 export { proven, proveOut, type Proof, type ProofState } from './proving/proveOut.ts';
-export { calibrated, dwellFromShare, dwellOf, timingShift, type Dwell, type GapAndDwell } from './setup/dwell.ts';
+export {
+  calibrated,
+  camOf,
+  dwellFromShare,
+  dwellOf,
+  timingShift,
+  type Cam,
+  type Dwell,
+  type GapAndDwell,
+} from './setup/dwell.ts';
 export { jetFor, richerAt } from './engine/altitude.ts';
 export { corrected, MIXES, oilFor } from './setup/oilMix.ts';
 export { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from './engine/crankGeometry.ts';

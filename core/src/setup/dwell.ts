@@ -1,4 +1,4 @@
-/** Closed angle of one cylinder's points, in three ways of saying it. Degrees are of the distributor's shaft. */
+/** Closed angle of one cylinder's points, in three ways of saying it. Degrees are of the shaft that carries their cam. */
 export interface Dwell {
   readonly degrees: number;
   /** Of the turn between two sparks, 0…1. */
@@ -8,8 +8,8 @@ export interface Dwell {
 }
 
 /** Of so many lobes the shaft turns 360°/lobes between two sparks, 6·n degrees a second at n rev/min. */
-export function dwellOf(degrees: number, lobes: number, distributorRpm: number): Dwell {
-  return { degrees, share: (degrees * lobes) / 360, seconds: degrees / (6 * distributorRpm) };
+export function dwellOf(degrees: number, lobes: number, shaftRpm: number): Dwell {
+  return { degrees, share: (degrees * lobes) / 360, seconds: degrees / (6 * shaftRpm) };
 }
 export const dwellFromShare = (share: number, cylinders: number): number => (share * 360) / cylinders;
 
@@ -34,9 +34,21 @@ export function calibrated(one: GapAndDwell, other: GapAndDwell) {
   };
 }
 
+/** What opens a set of points: how many lobes, and how often the crank turns to one turn of their shaft. */
+export interface Cam {
+  readonly lobes: number;
+  readonly crankTurns: 1 | 2;
+}
+/** A distributor has a lobe for each cylinder at half the crank's speed; a flywheel's cam is on the crank itself. */
+export function camOf(spark: string | undefined, cylinders: number): Cam {
+  if (spark === 'flywheel-magneto') return { lobes: 1, crankTurns: 1 };
+  return { lobes: spark === 'points-coils' ? 1 : cylinders, crankTurns: 2 };
+}
+
 /**
  * What a change of dwell does to the timing, degrees of the crank, above zero earlier. A wider gap shuts later and opens
- * sooner, half of the change at either end of the closed angle; the crank turns twice as fast as the distributor. So a
- * degree less of dwell is a degree earlier.
+ * sooner, half of the change at either end of the closed angle. Where the crank turns twice to the points' once, a degree
+ * less of dwell is a degree earlier; where their cam is on the crank, half of one.
  */
-export const timingShift = (fromDwell: number, toDwell: number): number => fromDwell - toDwell;
+export const timingShift = (fromDwell: number, toDwell: number, crankTurns: Cam['crankTurns'] = 2): number =>
+  ((fromDwell - toDwell) / 2) * crankTurns;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { degreesAtPiston, pistonBelowTop, rimDegrees, rimMetres, topFromStop } from '../engine/crankGeometry.ts';
-import { calibrated, dwellFromShare, dwellOf, timingShift } from './dwell.ts';
+import { calibrated, camOf, dwellFromShare, dwellOf, timingShift } from './dwell.ts';
 
 describe('dwell', () => {
   it('by hand: 60° of four cylinders is two thirds of the time, and ten milliseconds at 1000 rev/min of the shaft', () => {
@@ -39,6 +39,13 @@ describe('dwell', () => {
     expect(timingShift(60, 58)).toBeCloseTo(2 * (opens(60) - opens(58)), 9);
     expect(timingShift(60, 58)).toBe(2);
     expect(timingShift(58, 60)).toBe(-2);
+  });
+  it('of a cam on the crank half a degree: its own degrees are the crank’s', () => {
+    const opens = (dwell: number) => dwell / 2;
+    expect(timingShift(130, 120, 1)).toBeCloseTo(opens(130) - opens(120), 9);
+    expect(camOf('flywheel-magneto', 2)).toEqual({ lobes: 1, crankTurns: 1 });
+    expect(camOf('points-coils', 2)).toEqual({ lobes: 1, crankTurns: 2 });
+    expect(camOf('battery-points', 6)).toEqual({ lobes: 6, crankTurns: 2 });
   });
 });
 

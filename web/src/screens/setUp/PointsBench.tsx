@@ -1,4 +1,13 @@
-import { calibrated, condenserBy, dwellAcross, lobesOf, type MachineBody, type SetUpView } from '@pondu/core';
+import {
+  calibrated,
+  camOf,
+  condenserBy,
+  dwellAcross,
+  lobesOf,
+  type Cam,
+  type MachineBody,
+  type SetUpView,
+} from '@pondu/core';
 import { Chart } from '../../chart/Chart.tsx';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -47,12 +56,8 @@ interface Props {
   plate: NonNullable<SetUpView['points']>;
 }
 
-/** Lobes that open one set of points: on a distributor one a cylinder, where each coil has its own set one. */
-function lobesOfSet({ fitOut }: MachineBody): number {
-  const spark = fitOut.trails.find((t) => t.trail === 'spark');
-  return spark && ONE_LOBE.has(spark.kind) ? 1 : fitOut.cylinders;
-}
-const ONE_LOBE: ReadonlySet<string> = new Set(['points-coils']);
+const camIn = ({ fitOut }: MachineBody): Cam =>
+  camOf(fitOut.trails.find((t) => t.trail === 'spark')?.kind, fitOut.cylinders);
 
 const millimetres = (v: number): string => `${(v * 1e3).toFixed(2)}`;
 
@@ -65,7 +70,8 @@ export function PointsBench({ stored, machine, plate }: Props) {
     lost: 'none',
   });
   const key = `${stored.id}.points`;
-  const perSet = lobesOfSet(machine);
+  const cam = camIn(machine);
+  const perSet = cam.lobes;
   const pair = [
     [useFigure(`${key}.gap1`, 'length'), useDwell(`${key}.dwell1`, perSet)],
     [useFigure(`${key}.gap2`, 'length'), useDwell(`${key}.dwell2`, perSet)],
@@ -125,12 +131,12 @@ export function PointsBench({ stored, machine, plate }: Props) {
             : line && wanted.value !== undefined
               ? `${line.dwellAt(wanted.value).toFixed(1)}° of dwell; a tenth of a millimetre is ${Math.abs(line.slope * 1e-4).toFixed(1)}°.`
               : line
-                ? `A tenth of a millimetre is ${Math.abs(line.slope * 1e-4).toFixed(1)}° of dwell, and as much of the timing.`
+                ? `A tenth of a millimetre is ${Math.abs(line.slope * 1e-4).toFixed(1)}° of dwell, and ${cam.crankTurns === 2 ? 'as much' : 'half as much'} of the timing.`
                 : ''}
         </Answer>
       </Part>
       <div className="grid content-start gap-5">
-        <DwellChange jobId={stored.id} lobes={perSet} />
+        <DwellChange jobId={stored.id} cam={cam} />
         <Part title="Dwell across speed" about="The same points, read idling and held fast.">
           <div className="grid grid-cols-2 gap-2">
             <FigureField label="Dwell idling, degrees or %" figure={idling} />

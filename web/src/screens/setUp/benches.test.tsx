@@ -154,6 +154,19 @@ describe('points', () => {
   const points = (of: typeof machine) => (
     <PointsBench stored={stored()} machine={of} plate={setUpView(tracer, []).points!} />
   );
+  it('a cam on the crank: its degrees are the crank’s, and half of a change is the timing’s', async () => {
+    const spark = { trail: 'spark', kind: 'flywheel-magneto', options: { ballast: 'none', fused: false } };
+    const fitOut = { ...machine.fitOut, cylinders: 2, trails: [spark] };
+    shown(points(storedMachineSchema.parse({ ...machine, fitOut })));
+    expect(
+      screen.getByText('Their cam is on the crank: a degree less of dwell is half a degree earlier.'),
+    ).toBeTruthy();
+    await fill('Dwell found, degrees or %', '130');
+    // 130 of 360 degrees; at 800 rev/min a degree takes 1/4800 s.
+    expect(statuses()).toContain('36 % of the time, 27.1 ms at 800 rev/min');
+    await fill('Dwell left, degrees or %', '120');
+    expect(statuses()).toMatch(/The timing has moved 5(\.0)?° earlier/);
+  });
   it('one set for each coil has one lobe: 170° is under half of the time', async () => {
     const spark = {
       trail: 'spark',

@@ -9,7 +9,7 @@ const Both = () => (
   <Around>
     <div>
       <TopBench machine="Test car" parts="distributor" markOff={0} stored={stored()} />
-      <DwellChange jobId="j" lobes={4} />
+      <DwellChange jobId="j" cam={{ lobes: 4, crankTurns: 2 }} />
     </div>
   </Around>
 );
