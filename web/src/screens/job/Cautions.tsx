@@ -21,7 +21,7 @@ export function Cautions({ ids, fresh, onUnderstood }: Props) {
         <div role="note" className="grid gap-2 rounded-lg border-[1.5px] border-warn bg-warn-wash p-3 text-[15px]">
           {/* In view with the first of them, however many there are: nobody scrolls to go on. */}
           <div className="flex items-center justify-between gap-3">
-            <p className="font-semibold">Before it is begun</p>
+            <p className="font-semibold">Before you begin</p>
             <Button onClick={onUnderstood}>Understood</Button>
           </div>
           <ul className="grid gap-1">

@@ -97,8 +97,9 @@ export function CheckCard({
     entry.value?.kind === 'number' ? entry.value.value : entry.value?.kind === 'open' ? Infinity : undefined;
   return (
     <section aria-label="Check" aria-busy={busy} className="check-card card p-3 sm:p-4">
-      <div className="flex items-start gap-x-3 lg:col-span-2">
-        <div className="flex grow flex-wrap items-baseline gap-x-3">
+      {/* On a phone the corner's buttons stand below the name, not beside it. */}
+      <div className="flex flex-wrap items-start gap-x-3 sm:flex-nowrap lg:col-span-2">
+        <div className="flex grow basis-full flex-wrap items-baseline gap-x-3 sm:basis-auto">
           <h2 className="text-xl">{check.label}</h2>
           <span className="text-[14px] text-soft">{why(rank, isNext, proving, unproposed)}</span>
         </div>

@@ -137,7 +137,7 @@ const vacuum: CheckMaker = (machine) => {
       RESERVOIR,
       'Vacuum behind the check valve',
       'Gauge on a tee behind the check valve.',
-      'As at the source. Less: the valve or its reservoir leaks.',
+      'As much as at the source. Less: the valve or its reservoir leaks.',
       (scene) => -vacuumAt(scene, 'stop').source,
     ),
     gauge(
@@ -145,7 +145,7 @@ const vacuum: CheckMaker = (machine) => {
       VALVE,
       'Vacuum behind the valve at the key',
       'Gauge on the valve’s outlet, key at stop.',
-      'As before it. None: the valve.',
+      'As much as before it. None: the valve.',
       (scene) => -vacuumAt(scene, 'stop').valve,
     ),
     gauge(
@@ -153,7 +153,7 @@ const vacuum: CheckMaker = (machine) => {
       ACTUATOR,
       'Vacuum at the actuator',
       'Gauge on a tee at the actuator, key at stop.',
-      'As behind the valve. Less: line or diaphragm.',
+      'As much as behind the valve. Less: the line leaks, or the diaphragm.',
       (scene) => -vacuumAt(scene, 'stop').actuator,
     ),
     {
