@@ -69,12 +69,14 @@ export function Log({
   const superseded = new Set(
     events.flatMap((e) => (e.type === 'reading' && e.reading.supersedes ? [e.reading.supersedes] : [])),
   );
+  // Whoever asks how much was found out does not count what he was warned of.
+  const entered = events.filter((e) => e.type !== 'care').length;
   const waiting = new Set(useOutbox().map((e) => e.id));
   return (
     <Collapsible.Root open={open} onOpenChange={onOpenChange} className="card lg:col-span-2">
       <Collapsible.Trigger id="log" className="flex min-h-12 w-full items-center gap-2 px-4 text-left font-semibold">
         <ChevronDown aria-hidden className={`size-5 ${open ? 'rotate-180' : ''}`} />
-        Log: {events.length === 0 ? 'nothing yet' : `${events.length} ${events.length === 1 ? 'entry' : 'entries'}`}
+        Log: {entered === 0 ? 'nothing yet' : `${entered} ${entered === 1 ? 'entry' : 'entries'}`}
         {trace.atOdds.length > 0 && (
           <span className="ml-2 rounded bg-warn-wash px-2 py-0.5 text-[13px] text-warn">
             {trace.atOdds.length} at odds with the rest
