@@ -123,7 +123,7 @@ for (const [name, path, text, { typed, ...how }] of SHOTS) {
   await page.waitForSelector('#reading');
   await page.type('#reading', '12.5');
   await page.keyboard.press('Enter');
-  await sees(page, '3 entries wait');
+  await sees(page, '2 entries wait');
   await page.goto(`${url}/waiting`);
   await sees(page, 'Waiting to go up');
   await taken(page, 'waiting-phone');

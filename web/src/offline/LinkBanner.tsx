@@ -11,8 +11,9 @@ const LINK = 'inline-flex min-h-12 shrink-0 items-center font-semibold underline
 export function LinkBanner() {
   const link = useLink();
   const entries = useOutbox();
-  const waiting = entries.filter((e) => e.state === 'waiting').length;
-  const asked = entries.length - waiting;
+  // As whoever entered it counts: a caution that was read waits as well, and is no entry of his.
+  const waiting = entries.filter((e) => e.state === 'waiting' && e.path !== '/cares').length;
+  const asked = entries.filter((e) => e.state !== 'waiting').length;
   const trouble = useOutboxTrouble();
   return (
     <div role="status" aria-live="polite" className="no-print sticky top-0 z-10">

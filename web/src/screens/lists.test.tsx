@@ -203,6 +203,7 @@ describe('the line to the workshop', () => {
   it('gone, it says that work goes on, and how much waits', async () => {
     link.state = 'gone';
     await waits('/snags', { id: 's', what: 'Belt', weight: 'looks' });
+    await waits('/cares', { id: 'c', cautions: ['battery'], about: 'battery-rest' });
     banner('gone');
     expect((await screen.findByRole('status')).textContent).toMatch(/No connection.*Tracing goes on.*1 entry waits/);
     expect(screen.getByRole('link', { name: 'Show what waits' })).toBeTruthy();
