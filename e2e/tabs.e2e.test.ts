@@ -2,6 +2,7 @@ import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { launch, openWindow, sees } from './browser.ts';
 import { TestServer } from './server.ts';
+import { understands } from './understands.ts';
 
 /** More tabs than a browser opens connections to one host. */
 const TABS = 9;
@@ -42,6 +43,7 @@ describe('many tabs of one browser', () => {
   it('two of them without a signal on one job: both readings go up, each once', async () => {
     const { page, context } = await openWindow(browser);
     const other = await context.newPage();
+    await other.evaluateOnNewDocument(understands);
     const at = async (tab: Page, check: string) => {
       await tab.bringToFront();
       await tab.goto(`${url}/jobs/roadster-2/trace?check=${check}`);
@@ -78,6 +80,7 @@ describe('many tabs of one browser', () => {
     await page.type('#reading', '12.53');
     await page.close();
     const again = await context.newPage();
+    await again.evaluateOnNewDocument(understands);
     await again.goto(`${url}/machines`);
     await again.goto(path);
     await again.waitForSelector('#reading');
