@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import { buildAndWorkOut, ensureBuilt, ensureInstalled, root, WORKED_OUT } from './lib/prepare.mjs';
 
 const asked = (flag) => process.argv.includes(`--${flag}`);
-await ensureInstalled(buildAndWorkOut);
+await ensureInstalled(asked('demo') ? buildAndWorkOut : ensureBuilt);
 await ensureBuilt();
 const env = {
   ...process.env,

@@ -5,8 +5,7 @@ import { Link, NavLink, Outlet, useNavigate } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { LinkBanner } from '../offline/LinkBanner.tsx';
 import { useSync } from '../offline/useSync.ts';
-import { useShopUnits } from '../units/useShopUnits.ts';
-import { useShopWords } from '../vocabulary/useShopWords.ts';
+import { useShopHabits } from './useShopHabits.ts';
 import { useTheme } from './theme.ts';
 
 /** Not needed to see the first screen: fetched when it stands. */
@@ -25,8 +24,7 @@ export function Shell() {
   const [help, setHelp] = useState(false);
   const go = useNavigate();
   useSync();
-  const units = useShopUnits();
-  const words = useShopWords();
+  const spoken = useShopHabits();
   useHotkeys(['?', 'shift+?'], () => setHelp((h) => !h), { useKey: true });
   useHotkeys('b', () => void go('/'));
   useHotkeys('m', () => void go('/machines'));
@@ -76,7 +74,7 @@ export function Shell() {
       <LinkBanner />
       <main id="main" tabIndex={-1} className="mx-auto max-w-[1400px] outline-none">
         {/* In other units and words everything is drawn anew; what is typed is kept with its box. */}
-        <Outlet key={JSON.stringify([units, words])} />
+        <Outlet key={spoken} />
       </main>
       <Suspense>
         {help && <HelpSheet open onOpenChange={setHelp} />}

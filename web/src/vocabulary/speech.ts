@@ -1,4 +1,5 @@
 import type { VocabularyName } from '@pondu/core';
+import { useSyncExternalStore } from 'react';
 import { AMERICAN } from './american.ts';
 import { TERMS, type Term, type Vocabulary } from './terms.ts';
 
@@ -72,3 +73,9 @@ class Speech {
   }
 }
 export const speech = new Speech();
+export const useSpeech = (): VocabularyName =>
+  useSyncExternalStore(
+    speech.watch,
+    () => speech.name,
+    () => speech.name,
+  );

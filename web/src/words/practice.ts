@@ -22,10 +22,13 @@ export const FINDING_WORDS: Readonly<Record<FindingId, { label: string; instead:
   unproved: { label: 'Not proved after the repair', instead: 'Try the engine until it runs even, then give it back.' },
   'fitted in vain': { label: 'Parts bought in vain', instead: 'Measure until one repair stands out.' },
   'one witness': {
-    label: 'Fitted on too little evidence',
-    instead: 'Less than half of what was known spoke for it: one more check costs less than a part.',
+    label: 'Part replaced too early',
+    instead: 'It was less likely than not to be the fault. One more check costs less than a part.',
   },
-  'went on': { label: 'Went on after it was known', instead: 'Mend what is as good as sure, then try the engine.' },
+  'went on': {
+    label: 'Checks after the fault was clear',
+    instead: 'Repair what is as good as certain, then try the engine.',
+  },
   'passed while away': {
     label: 'A pass taken while it ran well',
     instead: 'What comes and goes is measured while it is there.',
