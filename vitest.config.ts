@@ -43,8 +43,9 @@ export default defineConfig({
           globalSetup: ['e2e/globalSetup.ts'],
           fileParallelism: false,
           sequence: { groupOrder: 2 },
-          testTimeout: 90_000,
-          hookTimeout: 60_000,
+          // Each wait has its own limit; this one only ends what hangs.
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
           // A browser on a machine that does more than this; what passes only so is named at the end.
           retry: 1,
         },

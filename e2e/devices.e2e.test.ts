@@ -5,7 +5,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, it, onTestFinished } from 'vitest';
 import { axe, click, launch, openWindow, sees, type } from './browser.ts';
 import { TestServer } from './server.ts';
 
@@ -148,18 +148,22 @@ describe('in the shop’s network, by https and the shop key', () => {
 
   it('the server dies and comes back: it is said, and what was entered goes up once', async () => {
     const { page, context } = await openWindow(browser);
+    // Also for another attempt, and for what comes after.
+    onTestFinished(async () => {
+      if (server.pid === 0) await server.start();
+    });
     await letIn(page, url, server.shopKey, 'Tablet', 'TB', true);
     await kept(page);
     await page.goto(`${url}/jobs/tractor-1/trace`, { waitUntil: 'networkidle2' });
     await page.waitForSelector('section[aria-label="Check"]');
     await server.stop('SIGKILL');
     await sees(page, 'No connection to the workshop');
-    for (const text of ['6.1', '6.2', '6.3', '6.4', '6.5']) await readBattery(page, url, 'tractor-1', text);
-    await sees(page, '5 entries wait');
+    for (const text of ['6.1', '6.2', '6.3']) await readBattery(page, url, 'tractor-1', text);
+    await sees(page, '3 entries wait');
     await page.close();
     const again = await context.newPage();
     await again.goto(`${url}/jobs/tractor-1/trace`);
-    await sees(again, '5 entries wait');
+    await sees(again, '3 entries wait');
     await server.start();
     await unseen(again, 'No connection to the workshop');
     await unseen(again, 'going up');
@@ -167,7 +171,7 @@ describe('in the shop’s network, by https and the shop key', () => {
       const job = (await (await fetch('/api/jobs/tractor-1')).json()) as { events: { reading?: { typed: string } }[] };
       return job.events.map((e) => e.reading?.typed);
     });
-    expect(typed.filter((t) => /^6\.[1-5]$/.test(t ?? ''))).toEqual(['6.1', '6.2', '6.3', '6.4', '6.5']);
+    expect(typed.filter((t) => /^6\.[1-3]$/.test(t ?? ''))).toEqual(['6.1', '6.2', '6.3']);
   });
 
   it('a job is opened without a signal, traced, and is in the workshop when it is back', async () => {
