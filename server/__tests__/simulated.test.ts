@@ -48,15 +48,18 @@ describe('a machine is simulated ahead', () => {
     expect(changed).not.toBe(simulatedName(machine, house));
     await s.api.get(`/api/simulated/${changed}${BY}`).expect(200);
   });
-  it('with the bay of its job, where it was not before', async () => {
-    const lone = await start({ webFolder: folder });
+  it('once the bay of its job was told, where it was not before', async () => {
+    const lone = await start({ webFolder: folder, simulates: true });
     const job = await newJob(lone);
+    await lone.simulations!.idle();
+    await lone.store.models.simulations.destroy({ where: {} });
     const { machineId } = (await lone.api.get(`/api/jobs/${job}`)).body as { machineId: string };
     const stored = (await lone.api.get(`/api/machines/${machineId}`)).body as { machine: MachineBody };
     const name = simulatedName(stored.machine, houseSchema.parse({}));
     await lone.api.get(`/api/simulated/${name}${BY}`).expect(204);
     await lone.api.get('/api/jobs?stage=open').expect(200);
     await lone.summaries.idle();
+    await lone.simulations!.idle();
     await lone.api.get(`/api/simulated/${name}${BY}`).expect(200);
     await lone.stop();
   });
@@ -76,16 +79,16 @@ describe('a machine is simulated ahead', () => {
 
 describe('what is kept of simulations', () => {
   it('are those made last', async () => {
-    for (let k = 0; k < 30; k++) await keepSimulation(s.store, `m${k}`, Buffer.from([k]), 5e12 + k);
+    for (let k = 0; k < 50; k++) await keepSimulation(s.store, `m${k}`, Buffer.from([k]), 5e12 + k);
     expect(await hasSimulation(s.store, 'm0')).toBe(false);
-    expect(await simulationOf(s.store, 'm29')).toEqual(Buffer.from([29]));
+    expect(await simulationOf(s.store, 'm49')).toEqual(Buffer.from([49]));
   });
   it('is forgotten, with the bays, when another program starts on the same data, and by none that is the same', async () => {
     const mark = await programMark(join(import.meta.dirname, 'start.ts'));
     expect(mark).toBeGreaterThan(0);
     expect(await programMark(join(import.meta.dirname, 'simulated.test.ts'))).not.toBe(mark);
     await forgetOthers(s.store, mark);
-    expect(await hasSimulation(s.store, 'm29')).toBe(false);
+    expect(await hasSimulation(s.store, 'm49')).toBe(false);
     expect(await s.store.models.summaries.count()).toBe(0);
     await keepSimulation(s.store, 'mine', Buffer.from([1]), 1);
     await forgetOthers(s.store, mark);

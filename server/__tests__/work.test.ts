@@ -3,6 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { gzipSync } from 'node:zlib';
+import { simulatedName, TracerCache, traceView } from '@pondu/core';
+import { houseSchema, jobBodySchema, machineBodySchema } from '@pondu/core/schema';
 import express from 'express';
 import type { Piscina } from 'piscina';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
@@ -129,10 +132,11 @@ describe('what waits for a thread', () => {
     };
     return { ran, finish, line: new Line({ run } as unknown as Piscina) };
   }
+  const doing = (name: string) => (thread: Piscina) => thread.run({ name }) as Promise<string>;
 
   it('goes in the order of asking, one at a time', async () => {
     const { ran, finish, line } = slowThread();
-    const [a, b] = [line.run({ name: 'a' }), line.run({ name: 'b' })];
+    const [a, b] = [line.run(doing('a')), line.run(doing('b'))];
     await Promise.resolve();
     expect(ran).toEqual(['a']);
     expect(line.waiting).toBe(1);
@@ -146,9 +150,9 @@ describe('what waits for a thread', () => {
   it('is passed over where whoever asked has left, and those behind it go on', async () => {
     const { ran, finish, line } = slowThread();
     const left = new AbortController();
-    const first = line.run({ name: 'first' });
-    const gone = line.run({ name: 'gone' }, left.signal);
-    const stays = line.run({ name: 'stays' }, new AbortController().signal);
+    const first = line.run(doing('first'));
+    const gone = line.run(doing('gone'), left.signal);
+    const stays = line.run(doing('stays'), new AbortController().signal);
     left.abort();
     await vi.waitUntil(() => ran.length === 1);
     finish[0]!();
@@ -162,8 +166,8 @@ describe('what waits for a thread', () => {
   it('goes on behind a task that fails', async () => {
     const run = vi.fn().mockRejectedValueOnce(new Error('broken')).mockResolvedValueOnce('well');
     const line = new Line({ run } as unknown as Piscina);
-    await expect(line.run({ name: 'a' })).rejects.toThrow('broken');
-    expect(await line.run({ name: 'b' })).toBe('well');
+    await expect(line.run(doing('a'))).rejects.toThrow('broken');
+    expect(await line.run(doing('b'))).toBe('well');
   });
   it('a page that leaves is known to have left', async () => {
     const told: boolean[] = [];
@@ -189,7 +193,7 @@ describe('computing on threads of its own', () => {
   let compute: Compute;
   let s: Started;
   beforeAll(async () => {
-    compute = computePool(worker);
+    compute = computePool(worker, () => Promise.resolve(undefined));
     s = await start({ compute });
   });
   afterAll(async () => {
@@ -255,6 +259,27 @@ describe('computing on threads of its own', () => {
       .then(() => void order.push('health'));
     await Promise.all(traces);
     expect(order[0]).toBe('health');
+  });
+  it.each([
+    ['what was simulated before', true],
+    ['what cannot be read', false],
+  ])('a thread that has not met a machine is given %s, once, and answers as ever', async (_what, readable) => {
+    const [machine, house] = [machineBodySchema.parse(machineBody), houseSchema.parse({})];
+    const cache = new TracerCache(1);
+    cache.for(machine, house).weigher.simulate();
+    const kept = readable ? gzipSync(cache.simulated(machine, house)) : Buffer.from('garbage');
+    const asked = vi.fn((_name: string) => Promise.resolve<Uint8Array | undefined>(kept));
+    const other = computePool(worker, asked);
+    const now = { warmth: 'unknown', faultPresent: 'yes' } as const;
+    const job = jobBodySchema.parse({ complaint, openedAt: '2026-05-04T08:00:00Z' });
+    const input = { machine, house, job, events: [], now };
+    const first = await other.run('trace', input);
+    expect(first).toEqual(traceView(cache.for(machine, house), job.complaint, [], now));
+    expect(await other.run('trace', input)).toEqual(first);
+    // Nothing that asks for no prediction waits for it.
+    await other.run('model', { ...input, machine: { ...machine, plates: {} } });
+    expect(asked.mock.calls).toEqual([[simulatedName(machine, house)]]);
+    await other.close();
   });
   it('reads an import there as well', async () => {
     const folder = await mkdtemp(join(tmpdir(), 'pondu-there-'));

@@ -20,7 +20,7 @@ afterEach(() => rm(folder, { recursive: true, force: true }));
 
 /** A server on that file's jobs: what its bays show, and how often it had to work one out. */
 async function bays(change: (s: Awaited<ReturnType<typeof start>>, id: string) => Promise<unknown> = async () => {}) {
-  const s = await start({ workedOut: made });
+  const s = await start({ workedOut: made, simulates: true });
   await loadFolder(s.store, readImport, folder);
   const rows = (await s.api.get('/api/jobs?stage=open&limit=30').expect(200)).body.rows as { id: string }[];
   const ids = rows.map((r) => r.id);
@@ -28,7 +28,8 @@ async function bays(change: (s: Awaited<ReturnType<typeof start>>, id: string) =
   const run = vi.spyOn(s.compute, 'run');
   s.summaries.want(ids);
   await s.summaries.idle();
-  const worked = run.mock.calls.filter(([name]) => name === 'summary').length;
+  await s.simulations!.idle();
+  const worked = run.mock.calls.filter(([name]) => name === 'summary' || name === 'simulated').length;
   const shown = await Promise.all(ids.map(async (id) => (await s.store.models.summaries.findByPk(id))!.body));
   const simulated = await s.store.models.simulations.count();
   await s.stop();
@@ -39,7 +40,7 @@ describe('jobs that were worked out before there was a server', () => {
   it('show the same bay as one that works it out, at once, and their machine is carried', async () => {
     const own = await bays();
     expect(own.jobs).toBeGreaterThan(0);
-    expect(own.worked).toBe(own.jobs);
+    expect(own.worked).toBe(own.jobs + own.simulated);
     await workOutFolder(folder, made, () => true);
     const before = await bays();
     expect(before.worked).toBe(0);
@@ -56,8 +57,9 @@ describe('jobs that were worked out before there was a server', () => {
   it('and where the file was cut off', async () => {
     await workOutFolder(folder, made, () => true);
     const files = await readdir(made);
-    expect(files.every((f) => f.endsWith('.json'))).toBe(true);
-    for (const file of files) await writeFile(join(made, file), '{"bay":');
+    const bayFiles = files.filter((f) => f.endsWith('.json'));
+    expect(bayFiles.length).toBeGreaterThan(0);
+    for (const file of bayFiles) await writeFile(join(made, file), '{"bay":');
     const after = await bays();
     expect(after.worked).toBe(after.jobs);
   });

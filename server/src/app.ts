@@ -94,8 +94,10 @@ export function createApp({
   workedOut,
 }: AppOptions): App {
   const app = express();
-  const simulations = simulates ? new Simulations(store, compute) : undefined;
-  const summaries = new Summaries(store, compute, workedOut);
+  const summaries = new Summaries(store, compute, workedOut, (machineId) => simulations?.want(machineId));
+  const simulations = simulates
+    ? new Simulations(store, compute, { before: workedOut, quiet: () => summaries.idle() })
+    : undefined;
   const pages = webFolder !== undefined && existsSync(webFolder) ? webFolder : undefined;
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') } }));

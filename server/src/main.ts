@@ -20,7 +20,7 @@ import { dropLoosePictures } from './store/pictures.ts';
 import { openStore, type Store } from './store/database.ts';
 import { Unusable, unusable } from './store/dataFile.ts';
 import { programMark } from './programMark.ts';
-import { forgetOthers } from './store/simulations.ts';
+import { forgetOthers, simulationOf } from './store/simulations.ts';
 import { welcome } from './welcome.ts';
 
 const {
@@ -57,7 +57,7 @@ const store = await opened();
 await clearImports(store);
 const mark = await programMark(worker);
 await forgetOthers(store, mark);
-const compute = computePool(worker);
+const compute = computePool(worker, (name) => simulationOf(store, name));
 if (PONDU_LOAD) await loadFolder(store, compute.readImport, resolve(PONDU_LOAD));
 
 const scheme = secure ? 'https' : 'http';

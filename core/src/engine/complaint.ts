@@ -1,6 +1,6 @@
 import type { Scene } from '../machine/scene.ts';
 import type { Complaint } from '../schema/job.ts';
-import type { SymptomId, TrailName } from '../schema/symptoms.ts';
+import { SYMPTOMS, type SymptomId, type TrailName } from '../schema/symptoms.ts';
 import { HARDLY, symptom } from './symptoms/index.ts';
 
 /** One symptom or two. */
@@ -19,6 +19,14 @@ export const complaintKey = (complaint: Complaint): string =>
   saidOf(complaint)
     .map((id) => (isMomentary(complaint) && symptom(id).momentary ? `${id}, for moments` : id))
     .join('+');
+
+/** One of each that may be as likely as no other: every symptom, lasting and, where that is another thing, for moments. */
+export const everyComplaint = (): Complaint[] =>
+  SYMPTOMS.flatMap((id) =>
+    (['constant', 'now-and-then'] as const)
+      .filter((pattern) => pattern === 'constant' || symptom(id).momentary)
+      .map((pattern) => ({ symptom: id, pattern, words: '', since: '', before: '' })),
+  );
 
 /** Whether the engine stands, whatever is done: what is asked of it as it runs cannot be asked. */
 export const stands = (complaint: Complaint): boolean => saidOf(complaint).some((id) => symptom(id).stands);

@@ -2,11 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { CRANKED } from '../__tests__/crankMachines.ts';
 import { house, machine, noFire } from '../__tests__/machines.ts';
+import { complaintSchema } from '../schema/job.ts';
 import { SYMPTOMS, TRAIL_NAMES, type SymptomId } from '../schema/symptoms.ts';
 import type { MachineBody } from '../schema/machine.ts';
 import { trailBelief } from '../tracing/trailBelief.ts';
 import { Tracer } from '../tracing/trace.ts';
-import { complaintElsewhere, complaintKey } from './complaint.ts';
+import { complaintElsewhere, complaintKey, everyComplaint } from './complaint.ts';
 import { symptom } from './symptoms/index.ts';
 import { trailShares } from './trailShares.ts';
 
@@ -47,6 +48,12 @@ describe('what is complained of', () => {
   ] as const)('%s is brought in by one of its faults', (id, body, faultId) => {
     expect(says(body, id, faultId)).toBeGreaterThan(0.2);
     expect(says(body, id, faultId)).toBeGreaterThan(5 * says(body, id));
+  });
+  it('each is among those that are simulated ahead, whether it lasts or comes for moments', () => {
+    const ahead = new Set(everyComplaint().map(complaintKey));
+    const patterns = complaintSchema.shape.pattern.options;
+    for (const id of SYMPTOMS)
+      for (const pattern of patterns) expect(ahead).toContain(complaintKey({ ...noFire, symptom: id, pattern }));
   });
   it('two symptoms are one complaint, and the same one twice is one symptom', () => {
     expect(complaintKey({ ...noFire, also: 'crank-slow' })).toBe('no-fire+crank-slow');

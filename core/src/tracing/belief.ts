@@ -1,7 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
-import { complaintElsewhere } from '../engine/complaint.ts';
+import { complaintElsewhere, everyComplaint } from '../engine/complaint.ts';
 import { STRATA, type Ensemble } from './ensemble.ts';
 import { evidenceOf } from './settingEvidence.ts';
 import { seenBy, tell, type PlacedReading, type Story } from './events.ts';
@@ -58,6 +58,13 @@ interface Tried {
 /** Weighs hypotheses for one machine; what is simulated of it is kept between calls. */
 export class Weigher extends Witness {
   private complained: { readonly of: string; readonly log: number } | undefined;
+
+  /** Simulates what any first trace of this machine asks: every complaint, and each check that is proposed, under each fault alone. */
+  simulate(): void {
+    for (const complaint of everyComplaint()) this.weighAll(complaint, []);
+    for (const faults of [[], ...this.model.faults.map((f) => [f])])
+      for (const check of this.model.checks) this.ensemble(faults).predict(check);
+  }
 
   /** How often each member of these faults comes with this complaint: because it brings it, or, once shown, in loose words. */
   private complaintOf(faults: readonly ModelFault[], complaint: Complaint, story: Story): Float64Array {

@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { CHARGED } from '../__tests__/chargeMachines.ts';
 import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
+import { everyComplaint } from '../engine/complaint.ts';
 import type { MachineBody } from '../schema/machine.ts';
 import { traceView } from '../views/views.ts';
 import { Ensemble } from './ensemble.ts';
@@ -41,6 +42,18 @@ describe.each(Object.entries(MACHINES))('what was simulated of a machine with %s
     const misses = { ...noFire, symptom: 'misses' } as const;
     const fresh = traceView(new TracerCache(KEPT).for(car, house), misses, further, failing);
     expect(traceView(there.for(car, house), misses, further, failing)).toEqual(fresh);
+  });
+  it('simulated in full, the first trace of any complaint plays no machine', () => {
+    const full = new TracerCache(KEPT);
+    full.for(car, house).weigher.simulate();
+    const said = full.simulated(car, house);
+    const scenes = vi.spyOn(Ensemble.prototype, 'scene');
+    for (const complaint of everyComplaint()) {
+      const there = new TracerCache(1);
+      there.recall(car, house, said);
+      expect(there.for(car, house).trace(complaint, [], failing).ranked.length).toBeGreaterThan(0);
+    }
+    expect(scenes).not.toHaveBeenCalled();
   });
   it('is refused by another machine, and by other house rules', () => {
     const there = new TracerCache(KEPT);

@@ -3,7 +3,7 @@ import { freeCheck, freeProbeId } from '../trails/freeProbe.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
 import type { MachineParams } from '../machine/known.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
-import { complaintKey, complaintLikelihood } from '../engine/complaint.ts';
+import { complaintKey, complaintLikelihood, eachSymptom } from '../engine/complaint.ts';
 import { Ensemble, soundMembers } from './ensemble.ts';
 import type { PlacedReading } from './events.ts';
 import { CAREFUL, type Hands } from './likelihood.ts';
@@ -70,14 +70,12 @@ export class Witness {
     return made;
   }
 
-  /** Simulates what every job on this machine asks: each check that is proposed, under each fault alone. */
-  simulate(): void {
-    for (const faults of [[], ...this.model.faults.map((f) => [f])])
-      for (const check of this.model.checks) this.ensemble(faults).predict(check);
-  }
-
+  /** How often each member of these faults brings a complaint; of two symptoms, both. */
   protected broughtBy(faults: readonly ModelFault[], complaint: Complaint): Float64Array {
-    return this.ensemble(faults).figures(complaintKey(complaint), (s) => complaintLikelihood(s, complaint));
+    const [one, ...more] = eachSymptom(complaint).map((told) =>
+      this.ensemble(faults).figures(complaintKey(told), (s) => complaintLikelihood(s, told)),
+    );
+    return more.reduce((both, other) => both.map((p, m) => p * other[m]!), one!);
   }
 
   /** p(complaint | these faults), over the members. */

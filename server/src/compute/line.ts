@@ -11,12 +11,13 @@ export class Line {
     this.thread = thread;
   }
 
-  run(task: object, left?: AbortSignal): Promise<unknown> {
+  /** `work` has the thread to itself until it has its answer. */
+  run<T>(work: (thread: Piscina) => Promise<T>, left?: AbortSignal): Promise<T> {
     this.waiting++;
     const turn = this.last.then(() => {
       this.waiting--;
       if (left?.aborted) throw new Problem(408, 'left', 'Nobody waits for this any more.');
-      return this.thread.run(task) as Promise<unknown>;
+      return work(this.thread);
     });
     this.last = turn.catch(() => undefined);
     return turn;

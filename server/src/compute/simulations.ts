@@ -5,12 +5,20 @@ import { readHouse } from '../store/house.ts';
 import { getMachine } from '../store/machines.ts';
 import { hasSimulation, keepSimulation } from '../store/simulations.ts';
 import type { Compute } from './compute.ts';
+import { readSimulation } from './workedOut.ts';
 
 const MOST_WAITING = 100;
 
+export interface SimulationOptions {
+  /** Where what was worked out before lies. */
+  before?: string | undefined;
+  /** Resolves once no bay waits: what somebody looks at comes first. */
+  quiet?: () => Promise<void>;
+}
+
 /**
- * Simulates machines as they are told or changed, one at a time: a page that opens the first job on one takes it over
- * and need not simulate for seconds itself. Those with jobs are carried with their bays.
+ * Simulates machines as they are told or changed and when their bays are told, one at a time: whoever traces one for
+ * the first time, a page or a thread of this server, takes it over and need not simulate for seconds itself.
  */
 export class Simulations {
   private readonly waiting = new Set<string>();
@@ -18,10 +26,14 @@ export class Simulations {
   private closed = false;
   private readonly store: Store;
   private readonly compute: Compute;
+  private readonly before: string | undefined;
+  private readonly quiet: () => Promise<void>;
 
-  constructor(store: Store, compute: Compute) {
+  constructor(store: Store, compute: Compute, { before, quiet = () => Promise.resolve() }: SimulationOptions = {}) {
     this.store = store;
     this.compute = compute;
+    this.before = before;
+    this.quiet = quiet;
   }
 
   /** This machine, when those before it are done. */
@@ -34,6 +46,7 @@ export class Simulations {
   private async work(): Promise<void> {
     for (const id of this.waiting) {
       this.waiting.delete(id);
+      await this.quiet();
       if (this.closed) return;
       try {
         await this.make(id);
@@ -48,7 +61,8 @@ export class Simulations {
     const { house } = await readHouse(this.store);
     const name = simulatedName(machine, house);
     if (await hasSimulation(this.store, name)) return;
-    const gzipped = await this.compute.run('simulated', { machine, house });
+    const known = this.before === undefined ? undefined : await readSimulation(this.before, name);
+    const gzipped = known ?? (await this.compute.run('simulated', { machine, house }));
     if (!this.closed) await keepSimulation(this.store, name, gzipped, now());
   }
 

@@ -1,20 +1,17 @@
-import { packed, simulatedName, type Summary } from '@pondu/core';
+import { packed, type Summary } from '@pondu/core';
 import { QueryTypes } from 'sequelize';
-import { now } from '../clock.ts';
 import { Problem } from '../http/problem.ts';
 import type { Store } from '../store/database.ts';
 import { readHouse } from '../store/house.ts';
 import { getJob } from '../store/jobs.ts';
 import { STAND } from '../store/lists.ts';
 import { getMachine } from '../store/machines.ts';
-import { hasSimulation, keepSimulation } from '../store/simulations.ts';
 import type { Compute } from './compute.ts';
 import { readWorkedOut, type WorkedOut } from './workedOut.ts';
 
 interface Made {
   summary: Summary;
   ahead: string | null;
-  simulated: Uint8Array | null;
 }
 
 /** Pages are shown at once for all; this many wait their turn. */
@@ -31,13 +28,16 @@ export class Summaries {
   private readonly compute: Compute;
   /** Where what was worked out before lies. */
   private readonly before: string | undefined;
+  private readonly told: (machineId: string) => void;
   private readonly stopListening: () => void;
   private closed = false;
 
-  constructor(store: Store, compute: Compute, before?: string) {
+  /** `told` hears of each machine whose bay was told anew. */
+  constructor(store: Store, compute: Compute, before?: string, told: (machineId: string) => void = () => undefined) {
     this.store = store;
     this.compute = compute;
     this.before = before;
+    this.told = told;
     this.stopListening = store.changes.listen((change) => {
       if (change.type === 'job') this.want([change.id]);
     });
@@ -76,24 +76,18 @@ export class Summaries {
     if (job.stage === 'closed') return;
     const { machine } = await getMachine(this.store, machineId);
     const { house } = await readHouse(this.store);
-    const name = simulatedName(machine, house);
-    const carry = !(await hasSimulation(this.store, name));
     const input = { machine, house, job, events };
     const known = this.before === undefined ? undefined : await readWorkedOut(this.before, input);
     const working = known
       ? Promise.resolve(known)
-      : this.compute
-          .run('summary', { ...input, carry })
-          .then(({ bay, ahead, simulated }): WorkedOut => ({ bay, ahead: packed(ahead), simulated }));
-    const { summary, ahead, simulated } = await working
-      .then(({ bay, ...made }): Made => ({ ...made, summary: { ok: true, bay } }))
+      : this.compute.run('summary', input).then(({ bay, ahead }): WorkedOut => ({ bay, ahead: packed(ahead) }));
+    const { summary, ahead } = await working
+      .then(({ bay, ahead }): Made => ({ ahead, summary: { ok: true, bay } }))
       .catch((error: unknown): Made => {
-        if (error instanceof Problem)
-          return { summary: { ok: false, message: error.message }, ahead: null, simulated: null };
+        if (error instanceof Problem) return { summary: { ok: false, message: error.message }, ahead: null };
         throw error;
       });
     if (this.closed) return;
-    if (simulated) await keepSimulation(this.store, name, simulated, now());
     await this.store.write((transaction) =>
       this.store.models.summaries.upsert(
         { jobId: id, stand: stand.now, body: JSON.stringify(summary), ahead },
@@ -101,6 +95,7 @@ export class Summaries {
       ),
     );
     this.store.changes.tell({ type: 'summary', id, summary });
+    if (summary.ok) this.told(machineId);
   }
 
   /** Resolves once nothing waits any more. */

@@ -70,11 +70,10 @@ const listed = (tracer: Tracer, check: Check, proposed: boolean) => ({
   proposed,
 });
 
-/** What the bay shows, what its job's first screen asks for, and where wanted what was simulated for both, gzipped. */
+/** What the bay shows, and what its job's first screen asks for. */
 export interface Summarised {
   bay: BaySummary;
   ahead: Ahead;
-  simulated: Uint8Array | null;
 }
 
 interface Sent {
@@ -142,10 +141,9 @@ export const TASKS = {
   settings: (cache: TracerCache, { machine, house, events }: OfJob) =>
     settingsView(cache.for(machine, house).model, events),
   csv: (cache: TracerCache, { machine, house, events }: OfJob) => readingsCsv(cache.for(machine, house), events),
-  summary: (cache: TracerCache, { machine, house, job, events, carry }: OfJob & { carry: boolean }): Summarised => {
+  summary: (cache: TracerCache, { machine, house, job, events }: OfJob): Summarised => {
     const ahead = aheadOf(cache, machine, house, job, events);
-    const bay = baySummary(cache.for(machine, house), ahead.trace, job, events);
-    return { bay, ahead, simulated: carry ? gzipSync(cache.simulated(machine, house)) : null };
+    return { bay: baySummary(cache.for(machine, house), ahead.trace, job, events), ahead };
   },
   reading: (cache: TracerCache, { machine, house, sent }: OfMachine & { sent: Sent }) =>
     withTracer(cache, machine, house, (t) => readingValue(t, sent)),
@@ -165,7 +163,7 @@ export const TASKS = {
       return listed(t, check, false);
     }),
   plates: (cache: TracerCache, { machine, house }: OfMachine) => platesView(cache.for(machine, house).model),
-  /** What a page need not simulate itself, gzipped: all that a first job on this machine asks. */
+  /** What a page need not simulate itself, gzipped: all that any first trace of this machine asks. */
   simulated: (cache: TracerCache, { machine, house }: OfMachine): Uint8Array =>
     withTracer(cache, machine, house, ({ weigher }) => {
       weigher.simulate();

@@ -1,8 +1,8 @@
 import { QueryTypes } from 'sequelize';
 import type { Store } from './database.ts';
 
-/** Machines whose simulation is kept: half a megabyte each. */
-const MOST_KEPT = 24;
+/** Machines whose simulation is kept: a quarter to one and a half megabytes each. */
+const MOST_KEPT = 40;
 
 export async function keepSimulation(store: Store, name: string, gzipped: Uint8Array, made: number): Promise<void> {
   const { simulations } = store.models;
