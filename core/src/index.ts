@@ -23,6 +23,7 @@ export { jobRuler } from './tracing/told.ts';
 export { inWalkingOrder } from './tracing/walk.ts';
 export type { StationState } from './tracing/stations.ts';
 export { Tracer, type Trace } from './tracing/trace.ts';
+export { simulateAhead } from './tracing/simulateAhead.ts';
 export { simulatedName, trace, TracerCache, tracerFor } from './tracing/tracerCache.ts';
 export { plateProblems, Unsolved, unsolved, withTracer, type PlateProblem } from './tracing/solvable.ts';
 export { complaintUnshown, type Verdict } from './tracing/verdict.ts';

@@ -6,6 +6,7 @@ import { BALLAST, fitOutWords } from './machines/fitOutWords.ts';
 import { MachineForm } from './machines/MachineForm.tsx';
 import { FixForm } from './job/FixForm.tsx';
 import { inputOf } from './job/jobInput.ts';
+import { useReady } from '../tracer/useTracer.ts';
 import { NewJobPage } from './newJob/NewJobPage.tsx';
 import { FilesPanel } from './shop/FilesPanel.tsx';
 import { HouseForm } from './shop/HouseForm.tsx';
@@ -14,6 +15,7 @@ import { HouseForm } from './shop/HouseForm.tsx';
 vi.mock('../tracer/useTracer.ts', async (real) => ({
   ...(await real<object>()),
   useAdvice: () => ({ data: { ways: [{ way: { id: 'three-shunt', label: 'All three legs, shunt unit' } }] } }),
+  useReady: vi.fn(),
 }));
 
 type Answer = (url: string, init?: RequestInit) => { status: number; body: unknown };
@@ -358,7 +360,9 @@ describe('a new job', () => {
                 }
               : url.includes('/jobs?')
                 ? { rows: [], next: null }
-                : { id: 'machine-1', version: 1, updatedAt: '', awayAt: null, machine },
+                : url.includes('/house')
+                  ? { version: 1, house }
+                  : { id: 'machine-1', version: 1, updatedAt: '', awayAt: null, machine },
           },
     );
     render(<Around>{<NewJobPage />}</Around>);
@@ -371,11 +375,14 @@ describe('a new job', () => {
     await userEvent.click(screen.getByRole('radio', { name: /Test car/ }));
     await userEvent.click(screen.getByRole('radio', { name: /Misses/ }));
     await userEvent.click(screen.getByRole('radio', { name: /When wet/ }));
+    // What will be traced is simulated while the rest is told.
+    const complaint = { symptom: 'misses', pattern: 'damp' };
+    await waitFor(() => expect(useReady).toHaveBeenLastCalledWith(machine, house, expect.objectContaining(complaint)));
     await userEvent.click(screen.getByRole('button', { name: 'Open the job' }));
     await waitFor(() => expect(sent.some((s) => s.method === 'POST')).toBe(true));
     expect(sent.find((s) => s.method === 'POST')).toMatchObject({
       url: '/api/jobs',
-      body: { machineId: 'machine-1', complaint: { symptom: 'misses', pattern: 'damp' } },
+      body: { machineId: 'machine-1', complaint },
     });
   });
 });

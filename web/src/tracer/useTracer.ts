@@ -1,5 +1,6 @@
 import type {
   BookJob,
+  Complaint,
   Conditions,
   DrawnState,
   Tried,
@@ -12,6 +13,7 @@ import type {
   WaveSubject,
 } from '@pondu/core';
 import { wrap, type Remote } from 'comlink';
+import { useEffect } from 'react';
 import useSWR, { useSWRConfig } from 'swr';
 import type { Answer, JobInput, TracerApi } from './worker.ts';
 
@@ -133,5 +135,17 @@ export const compareStarters = (machine: MachineBody, house: House, used: readon
 /** A way of wiring as a netlist. Throws what the computation says. */
 export const wayNetlist = (machine: MachineBody, house: House, wayId: string): Promise<string> =>
   opened(tracer().wayNetlist(machine, house, wayId));
+/**
+ * Has the worker simulate a machine while somebody still says what it is brought in with, so that the first trace need
+ * not. What cannot be computed is told when it is asked for.
+ */
+export function useReady(machine: MachineBody | undefined, house: House | undefined, complaint: Complaint): void {
+  const asked = machine && house ? JSON.stringify([...of(machine, house), complaint]) : undefined;
+  useEffect(() => {
+    if (asked) void tracer().ready(machine!, house!, complaint).catch(() => undefined);
+    // What is asked for is in its name.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [asked]);
+}
 export const useModel = (machine: MachineBody | undefined, house: House | undefined) =>
   useAnswer(machine && house ? keys.model(machine, house) : null, () => tracer().model(machine!, house!));

@@ -11,6 +11,7 @@ import {
   jobRuler,
   bookView,
   settingsView,
+  simulateAhead,
   drawingView,
   leadsOf,
   liveView,
@@ -41,6 +42,7 @@ import {
   type UsedStarter,
 } from '@pondu/core';
 import { expose } from 'comlink';
+import { inSlices } from './inSlices.ts';
 import { recalling } from './recalled.ts';
 
 export interface JobInput {
@@ -72,7 +74,15 @@ async function traced<T>({ machine, house }: Of, work: (tracer: Tracer) => T): P
   return answer(() => withTracer(tracers, machine, house, work));
 }
 
+let readying = 0;
 const api = {
+  /** Simulates what the first trace of this complaint will ask, between all else that is asked; the last such wish holds. */
+  ready: async (machine: MachineBody, house: House, complaint: Complaint): Promise<void> => {
+    const mine = ++readying;
+    await recalled(machine, house);
+    const pieces = withTracer(tracers, machine, house, ({ weigher }) => simulateAhead(weigher, complaint));
+    await inSlices(pieces, () => mine === readying);
+  },
   trace: (input: JobInput, now: Conditions) => traced(input, (t) => traceView(t, input.complaint, input.events, now)),
   ruler: (input: JobInput, checkId: string, added: readonly string[], probe?: FreeProbe) =>
     traced(input, (t) => {

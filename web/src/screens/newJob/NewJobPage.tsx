@@ -11,12 +11,20 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
-import { useModel } from '../../tracer/useTracer.ts';
-import { ComplaintFields, emptyComplaint } from '../job/ComplaintFields.tsx';
+import { useModel, useReady } from '../../tracer/useTracer.ts';
+import { ComplaintFields, emptyComplaint, type ComplaintDraft } from '../job/ComplaintFields.tsx';
 import { MachineForm } from '../machines/MachineForm.tsx';
 
 /** So many machines are to be seen at once; the others are found by their names, or all of them shown. */
 const AT_FIRST = 8;
+
+/** What will be traced, as far as it is told: until then what brings most machines in. */
+const likely = ({ symptom, also, pattern }: ComplaintDraft): Complaint => ({
+  ...emptyComplaint,
+  symptom: symptom || 'no-fire',
+  ...(also ? { also } : {}),
+  pattern: pattern || 'constant',
+});
 
 /** A machine comes in: which one, what it does, and when. */
 export function NewJobPage() {
@@ -36,6 +44,7 @@ export function NewJobPage() {
   const picked = useMachine(draft.machineId || undefined);
   const house = useHouse();
   const model = useModel(picked.data?.machine, house.data?.house);
+  useReady(picked.data?.machine, house.data?.house, likely(draft.complaint));
   if (machines.error && !machines.data) return <Failed error={machines.error} retry={() => void machines.mutate()} />;
   if (!machines.data) return <Loading what="Opening a new job" />;
   const found = machines.data.rows.flatMap(({ id, machine }) => (machine ? [{ id, machine }] : []));
