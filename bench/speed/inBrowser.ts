@@ -1,5 +1,4 @@
 import { fileURLToPath } from 'node:url';
-import { gzipSync } from 'node:zlib';
 import puppeteer from 'puppeteer-core';
 import { build } from 'vite';
 import type { FitOut } from '@pondu/core';
@@ -9,8 +8,6 @@ import type { Timed } from './measure.ts';
 export interface InBrowser extends Timed {
   /** First trace where the workshop has simulated the machine: its text read, taken over and traced. */
   recalledMs: number;
-  /** That text as it goes over the network. */
-  simulatedBytes: number;
   workerMegabytes: number;
 }
 
@@ -29,8 +26,11 @@ const built = async (): Promise<string> => {
   return chunk.code;
 };
 
-/** One machine in a worker of headless Chromium, as the page runs it; megabytes are the worker's own heap. */
-export async function inBrowser(fit: FitOut | FitOutOne): Promise<InBrowser> {
+/**
+ * One machine in a worker of headless Chromium, as the page runs it; `recall` is what the workshop has simulated of it,
+ * megabytes are the worker's own heap.
+ */
+export async function inBrowser(fit: FitOut | FitOutOne, recall: string): Promise<InBrowser> {
   const code = await built();
   const browser = await puppeteer.launch({
     executablePath: '/usr/bin/chromium',
@@ -50,16 +50,14 @@ export async function inBrowser(fit: FitOut | FitOutOne): Promise<InBrowser> {
          new Worker(URL.createObjectURL(new Blob([${JSON.stringify(code)}], { type: 'text/javascript' })));
        window.timed = made();`,
     );
-    const { simulated, ...timed } = (await page.evaluate(`ask(timed, { fit: ${JSON.stringify(fit)} })`)) as Timed & {
-      simulated: string;
-    };
+    const timed = (await page.evaluate(`ask(timed, { fit: ${JSON.stringify(fit)} })`)) as Timed;
     const client = page.workers()[0]!.client;
     await client.send('HeapProfiler.collectGarbage');
     const { usedSize } = await client.send('Runtime.getHeapUsage');
     // In a worker that is new as well: nothing of it is warm.
-    const told = JSON.stringify({ fit, simulated });
+    const told = JSON.stringify({ fit, recall });
     const { recalledMs } = (await page.evaluate(`ask(made(), ${told})`)) as { recalledMs: number };
-    return { ...timed, recalledMs, simulatedBytes: gzipSync(simulated).length, workerMegabytes: usedSize / 1e6 };
+    return { ...timed, recalledMs, workerMegabytes: usedSize / 1e6 };
   } finally {
     await browser.close();
   }

@@ -3,17 +3,17 @@ import { timeKind, timeRecalled } from './measure.ts';
 
 export interface Told {
   fit: FitOut;
-  /** What another worker has simulated of it: only the first trace is then timed. */
-  simulated?: string;
+  /** What the workshop has simulated of it: only the first trace is then timed. */
+  recall?: string;
 }
 
 /** In a browser's worker: told the fit-out, answers with the times. What the tracer holds stays, to be weighed. */
 const held: unknown[] = [];
-self.addEventListener('message', ({ data: { fit, simulated } }: MessageEvent<Told>) => {
+self.addEventListener('message', ({ data: { fit, recall } }: MessageEvent<Told>) => {
   const machine = storedMachineSchema.parse({ name: 'Timed', kind: 'boat', worth: 2000, fitOut: fit });
   const house = houseSchema.parse({});
-  if (simulated !== undefined) return self.postMessage({ recalledMs: timeRecalled(machine, house, simulated) });
-  const { timed, kept, simulated: text } = timeKind(machine, house);
+  if (recall !== undefined) return self.postMessage({ recalledMs: timeRecalled(machine, house, recall) });
+  const { timed, kept } = timeKind(machine, house);
   held.push(kept);
-  self.postMessage({ ...timed, simulated: text });
+  self.postMessage(timed);
 });
