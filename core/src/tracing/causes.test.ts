@@ -77,7 +77,7 @@ it('every way in which starting and charging fail has a cause that can be looked
   for (const m of [...Object.values(CRANKED), ...Object.values(CHARGED), ...Object.values(FUELLED)]) {
     const { faults } = buildModel(m, house);
     for (const f of faults.filter((x) => x.trail !== 'spark'))
-      if (!['wire', 'start wire', 'start interlock', 'cut-out', 'exciting resistor'].includes(f.part.kind.kind))
+      if (!['wire', 'start wire', 'start interlock', 'cut-out', 'excitation resistor'].includes(f.part.kind.kind))
         expect(
           CAUSES.some(({ of }) => of.some((o) => o.kind === f.part.kind.kind)),
           f.id,

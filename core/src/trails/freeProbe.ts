@@ -14,7 +14,7 @@ const STATES: Readonly<Record<FreeProbe['state'], { set: string; state: MachineS
   'key on, points closed': { set: 'Key on, points closed (bump the engine).', state: KEY_ON_CLOSED },
   cranking: { set: 'Crank for three seconds, out of gear.', state: CRANKING },
   idling: { set: 'Engine idling.', state: IDLE },
-  fast: { set: 'Engine running fast.', state: FAST },
+  fast: { set: 'Engine running at speed.', state: FAST },
 };
 const MINUTES = 1.5;
 

@@ -142,7 +142,10 @@ export const wayNetlist = (machine: MachineBody, house: House, wayId: string): P
 export function useReady(machine: MachineBody | undefined, house: House | undefined, complaint: Complaint): void {
   const asked = machine && house ? JSON.stringify([...of(machine, house), complaint]) : undefined;
   useEffect(() => {
-    if (asked) void tracer().ready(machine!, house!, complaint).catch(() => undefined);
+    if (asked)
+      void tracer()
+        .ready(machine!, house!, complaint)
+        .catch(() => undefined);
     // What is asked for is in its name.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [asked]);

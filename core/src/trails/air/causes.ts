@@ -5,14 +5,14 @@ export const AIR_CAUSES: readonly Failing[] = [
     of: [fails('air filter', 'blocked')],
     causes: [
       {
-        ...lookedFor('oiled', 'Oil from the crankcase’s breather', 'Look for oil in the housing.', 2),
+        ...lookedFor('oiled', 'Oil from the crankcase breather', 'Look for oil in the housing.', 2),
         faults: [fails('crankcase valve', 'blocked')],
       },
     ],
   },
   {
     of: [fails('intake joint', 'leaks')],
-    causes: [lookedFor('bent', 'Flanges bent by a nut pulled too hard', 'Lay a straight edge across.', 3)],
+    causes: [lookedFor('bent', 'Flanges bent by an overtightened nut', 'Lay a straightedge across.', 3)],
   },
   {
     of: [fails('crankcase valve', 'open', 'blocked'), fails('purge valve', 'open')],
@@ -24,7 +24,9 @@ export const AIR_CAUSES: readonly Failing[] = [
   },
   {
     of: [fails('governor', 'slack-spring')],
-    causes: [lookedFor('hole', 'Hooked in another hole by an earlier hand', 'Look for fresh marks; see the book.', 3)],
+    causes: [
+      lookedFor('hole', 'Hooked into the wrong hole by somebody before', 'Look for fresh marks; see the book.', 3),
+    ],
   },
   {
     of: [fails('throttle linkage', 'out')],

@@ -40,7 +40,7 @@ export const CHARGE_CAUSES: readonly Failing[] = [
     of: [fails('belt', 'slack', 'gone')],
     causes: [
       lookedFor('oily', 'Oil or water on it', 'Smell and feel it; find where that comes from.', 2),
-      lookedFor('out-of-line', 'Pulleys out of line, or one that is worn', 'Lay a straight edge across both.', 2),
+      lookedFor('out-of-line', 'Pulleys out of line, or one that is worn', 'Lay a straightedge across both.', 2),
       lookedFor('tight-bearing', 'What it drives is tight', 'Turn each pulley by hand with the belt off.', 2),
     ],
   },
@@ -74,7 +74,7 @@ export const CHARGE_CAUSES: readonly Failing[] = [
         id: 'driven-hard',
         label: 'The regulator let it give too much',
         faults: tooHigh,
-        look: 'Volts fast, all off.',
+        look: 'Volts at speed, all off.',
         weight: 3,
       },
       badBattery,
@@ -140,7 +140,12 @@ export const CHARGE_CAUSES: readonly Failing[] = [
   {
     of: [fails('field wire', 'broken', 'poor')],
     causes: [
-      lookedFor('shaken', 'Nothing holds it: it shakes at its end', 'Move the wire where it leaves the terminal.', 3),
+      lookedFor(
+        'shaken',
+        'Nothing holds it: it shakes at the terminal',
+        'Move the wire where it leaves the terminal.',
+        3,
+      ),
     ],
   },
   {
@@ -156,7 +161,7 @@ export const CHARGE_CAUSES: readonly Failing[] = [
         id: 'too-much',
         label: 'More current than it is made for',
         faults: tooHigh,
-        look: 'Amperes fast, all on.',
+        look: 'Amperes at speed, all on.',
         weight: 3,
       },
       reversed,
@@ -170,10 +175,14 @@ export const CHARGE_CAUSES: readonly Failing[] = [
   },
   {
     of: [fails('charge lamp', 'blown'), fails('lamps', 'blown')],
-    causes: [{ id: 'overcharge', label: 'Too many volts', faults: tooHigh, look: 'Volts fast, all off.', weight: 3 }],
+    causes: [
+      { id: 'overcharge', label: 'Too many volts', faults: tooHigh, look: 'Volts at speed, all off.', weight: 3 },
+    ],
   },
   {
     of: [fails('standing drain', 'drain')],
-    causes: [lookedFor('added', 'Something that was added stays on', 'Count what hangs on the battery’s own post.', 3)],
+    causes: [
+      lookedFor('added', 'Something that was added stays on', 'Count what is wired straight to the battery post.', 3),
+    ],
   },
 ];

@@ -15,19 +15,19 @@ export const COMPRESSION_CAUSES: readonly Failing[] = [
           fails('vacuum hose', 'off'),
           fails('idle mixture', 'weak'),
         ],
-        look: 'Look at the other plugs: white noses ran weak.',
+        look: 'Look at the other plugs: white tips ran weak.',
         weight: 3,
       },
       {
         id: 'late',
-        label: 'Its spark came late',
+        label: 'It ran with its spark too late',
         faults: [fails('distributor body', 'late'), fails('advance weights', 'seized'), fails('timing chain', 'worn')],
-        look: 'Put a light on the marks.',
+        look: 'Check the timing with a light.',
         weight: 2,
       },
       {
         id: 'tight',
-        label: 'Its clearance went',
+        label: 'Its clearance closed up',
         faults: [fails('exhaust valve', 'tight')],
         look: 'Measure the clearances of all valves before the head comes off.',
         weight: 3,
@@ -50,7 +50,7 @@ export const COMPRESSION_CAUSES: readonly Failing[] = [
   },
   {
     of: [fails('head gasket', 'out', 'water', 'between')],
-    causes: [HOT, lookedFor('warped', 'Head or block is not flat', 'Lay a straight edge across both faces.', 3)],
+    causes: [HOT, lookedFor('warped', 'Head or block is not flat', 'Lay a straightedge across both faces.', 3)],
   },
   {
     of: [fails('bores', 'worn'), fails('piston rings', 'worn')],
@@ -69,7 +69,7 @@ export const COMPRESSION_CAUSES: readonly Failing[] = [
   {
     of: [fails('crankcase', 'leaks')],
     causes: [
-      lookedFor('bearing', 'The shaft runs out', 'Rock the flywheel: a play that is felt wears the new seal.', 3),
+      lookedFor('bearing', 'The shaft runs out', 'Rock the flywheel: play that can be felt wears the new seal.', 3),
     ],
   },
   {

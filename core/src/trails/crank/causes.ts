@@ -62,7 +62,7 @@ export const CRANK_CAUSES: readonly Failing[] = [
           fails('start wire', 'corroded'),
           fails('battery', 'flat', 'tired'),
         ],
-        look: 'Volts at the small terminal while it is told to start.',
+        look: 'Volts at the small terminal with the key at start.',
         weight: 4,
       },
       lookedFor('loose', 'The starter is loose on its flange', 'Try its bolts.', 2),
@@ -117,7 +117,7 @@ export const CRANK_CAUSES: readonly Failing[] = [
   {
     of: [fails('start switch', 'dead', 'worn'), fails('start relay', 'contact')],
     causes: [
-      lookedFor('load', 'It carries the solenoid without a relay', 'See what hangs on it.', 3),
+      lookedFor('load', 'It carries the solenoid without a relay', 'See what is wired to it.', 3),
       lookedFor('damp', 'Damp has got in', 'Look for green inside.', 2),
     ],
   },

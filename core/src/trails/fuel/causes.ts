@@ -18,7 +18,7 @@ export const FUEL_CAUSES: readonly Failing[] = [
       lookedFor('condensed', 'It stood half empty through the seasons', 'Ask the owner.', 2),
       lookedFor(
         'spirit',
-        'Fuel with spirit in it has taken up water and parted',
+        'Ethanol in the fuel has taken up water and separated',
         'Ask which fuel; shake a sample with water.',
         3,
       ),
@@ -37,7 +37,7 @@ export const FUEL_CAUSES: readonly Failing[] = [
       lookedFor('gum', 'Gummed up, or its spring rusted', 'Shake it; blow through it both ways.', 3),
       lookedFor(
         'laid',
-        'Laid or clamped wrongly when something near it was done',
+        'Routed or clamped wrongly when something near it was done',
         'Follow it along its whole length.',
         3,
       ),
@@ -65,7 +65,7 @@ export const FUEL_CAUSES: readonly Failing[] = [
       fails('electric fuel pump', 'worn'),
     ],
     causes: [
-      lookedFor('spirit', 'Fuel with spirit in it has spoilt its rubber', 'Feel the diaphragm: swollen, or hard.', 3),
+      lookedFor('spirit', 'Fuel with ethanol in it has spoilt its rubber', 'Feel the diaphragm: swollen, or hard.', 3),
       dirt,
     ],
   },
@@ -98,7 +98,7 @@ export const FUEL_CAUSES: readonly Failing[] = [
     causes: [
       lookedFor(
         'spirit',
-        'Fuel with spirit in it has soaked or cracked it',
+        'Fuel with ethanol in it has soaked or cracked it',
         'Weigh it; look for a seam that weeps.',
         3,
       ),
@@ -127,7 +127,7 @@ export const FUEL_CAUSES: readonly Failing[] = [
   {
     of: [fails('vacuum fuel tap', 'shut', 'weeps')],
     causes: [
-      lookedFor('spirit', 'Fuel with spirit in it has spoilt its rubber', 'Feel the diaphragm: swollen, or hard.', 3),
+      lookedFor('spirit', 'Fuel with ethanol in it has spoilt its rubber', 'Feel the diaphragm: swollen, or hard.', 3),
       lookedFor('old', 'Hardened by heat and years', 'Bend it: it cracks.', 3),
     ],
   },

@@ -20,7 +20,7 @@ const noCharge = [
   fails('regulator-rectifier', 'low', 'dead'),
   fails('cut-out', 'open'),
   fails('charge lamp', 'blown', 'swapped', 'wire'),
-  fails('exciting resistor', 'wire'),
+  fails('excitation resistor', 'wire'),
 ];
 const drains = [
   fails('standing drain', 'drain'),
@@ -113,7 +113,7 @@ export const SHARED_CAUSES: readonly Failing[] = [
     causes: [
       {
         id: 'short',
-        label: 'A short behind the fuse',
+        label: 'A short after the fuse',
         faults: [
           { ...fails('wire', 'chafed'), part: 'coil-feed' },
           fails('suppression capacitor', 'shorted'),
@@ -131,7 +131,7 @@ export const SHARED_CAUSES: readonly Failing[] = [
     causes: [
       lookedFor(
         'overloaded',
-        'More hangs on it than it was made for',
+        'More is wired to it than it was made for',
         'Count what was added behind it; feel it for heat.',
         2,
       ),
@@ -147,7 +147,7 @@ export const SHARED_CAUSES: readonly Failing[] = [
   {
     of: [fails('heavy joint', 'corroded')],
     causes: [
-      lookedFor('acid', 'Acid creeps up to it', 'Look for white fur; look at the level and at the volts fast.', 3),
+      lookedFor('acid', 'Acid creeps up to it', 'Look for white fur; look at the level and at the volts at speed.', 3),
       lookedFor('never-cleaned', 'Paint, rust or no grease under it', 'Look at both faces.', 3),
     ],
   },

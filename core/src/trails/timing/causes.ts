@@ -23,7 +23,7 @@ export const TIMING_CAUSES: readonly Failing[] = [
     causes: [lookedFor('dry', 'No oil, and rust, under the plate', 'Look for red dust.', 4)],
   },
   {
-    of: [fails('vacuum pod', 'leaks', 'hose')],
+    of: [fails('vacuum advance', 'leaks', 'hose')],
     causes: [lookedFor('baked', 'Baked by the exhaust', 'Feel how near it sits.', 2)],
   },
   { of: [fails('ignition map', 'limp', 'lost')], causes: [lookedFor('damp', 'Damp in a plug', 'Look for green.', 3)] },

@@ -86,7 +86,7 @@ export const TIMING: readonly Option<'' | KindOf<'timing'>>[] = [
   { value: '', label: 'Not told', help: 'nothing is traced there' },
   { value: 'by-hand', label: 'By a lever, or not at all' },
   { value: 'weights', label: 'By weights and springs', help: 'under the plate of the distributor' },
-  { value: 'weights-vacuum', label: 'By weights and a pod', help: 'a hose to the carburettor' },
+  { value: 'weights-vacuum', label: 'By weights and vacuum', help: 'a hose to the carburettor' },
   { value: 'map', label: 'By a computer', help: 'no weights, sensors instead' },
 ];
 export const STOP: readonly Option<'' | KindOf<'stop'>>[] = [

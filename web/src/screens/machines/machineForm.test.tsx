@@ -122,7 +122,7 @@ describe('a machine by what one sees', () => {
     await userEvent.click(
       within(screen.getByRole('radiogroup', { name: 'Carburettors' })).getByRole('radio', { name: '2' }),
     );
-    await pick(/^By weights and a pod/);
+    await pick(/^By weights and vacuum/);
     await pick(/^A throttle and its idle/);
     await yes('A pump that squirts as the throttle opens');
     await yes('Brakes helped by vacuum');

@@ -136,7 +136,7 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
       >
         <FigureField label="Engine held at, rev/min" figure={rpm} within={{ low: 200, high: 15_000 }} />
         <FigureField label="Light shows, degrees before top" figure={shown} within={{ low: -60, high: 90 }} />
-        {bandOn ? <Choice label="Pod’s hose" value={hose} options={HOSES} onChange={setHose} /> : <span />}
+        {bandOn ? <Choice label="Vacuum advance hose" value={hose} options={HOSES} onChange={setHose} /> : <span />}
         <Button
           type="submit"
           look="do"
@@ -176,11 +176,11 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
         />
       )}
       {taps && (
-        <Part title="Which tap for the pod" about="By this machine’s plates, idling, warm.">
+        <Part title="Which port for the vacuum advance" about="By this machine’s plates, idling, warm.">
           <p>
-            Over the throttle’s edge: {degrees(taps.ported)}, the pod asleep. On the manifold: {degrees(taps.manifold)},
-            all of it at idle. It runs cooler and smoother so, and needs less throttle; set the timing with the hose off
-            either way, and the idle speed and mixture after the tap was changed.
+            Just above the throttle’s edge: {degrees(taps.ported)}, no vacuum there. On the manifold:{' '}
+            {degrees(taps.manifold)}, all of it at idle. It runs cooler and smoother so, and needs less throttle; set
+            the timing with the hose off either way, and the idle speed and mixture after the tap was changed.
           </p>
         </Part>
       )}

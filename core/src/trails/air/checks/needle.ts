@@ -32,7 +32,7 @@ export const needle: CheckMaker = (machine) => {
         ...warm(machine),
         id: 'air-vacuum-needle',
         station: GASKET,
-        label: 'Needle of the vacuum gauge, idling: how does it move?',
+        label: 'Vacuum gauge needle at idle: how does it move?',
         touch: 'Gauge on a tap below the throttle; watch it for half a minute.',
         watch:
           'Still. A beat at every turn: one cylinder. A slow sway: mixture, balance or governor. A fall now and then: a valve that sticks.',

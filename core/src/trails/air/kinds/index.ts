@@ -14,7 +14,7 @@ const placesOf = ({ air, fuel }: Fit): readonly Place[] => [
   [SCREW, 'Idle mixture', 'jet', PARTS.screw],
   ...((fuel?.carburettors ?? 1) > 1 ? [place(BALANCE, 'Linkage', 'switch', PARTS.balance)] : []),
   ...(air?.governor ? [place(GOVERNOR, 'Governor', 'spring', PARTS.governor)] : []),
-  [GASKET, 'Joint of the intake', 'clamp', PARTS.gasket],
+  [GASKET, 'Intake joint', 'clamp', PARTS.gasket],
   [HOSE, 'Vacuum hoses', 'hose', PARTS.hose],
   ...(air?.breather ? [place(BREATHER, 'Crankcase valve', 'tap', PARTS.breather)] : []),
   ...(fuel?.sealed ? [place(PURGE, 'Purge valve', 'tap', PARTS.purge)] : []),

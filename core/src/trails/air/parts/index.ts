@@ -78,7 +78,7 @@ const valve = (name: string, repair: string, money: number, label: string, weigh
     [{ id: 'open', label, weight, repair: 'renew', apply: (p, s) => ({ ...p, leakShare: between(low, high, s) }) }],
   );
 const purge = valve('purge valve', 'Renew the purge valve of the canister', 34, 'stuck open', 1.5, 0.25, 0.7);
-const servo = valve('brake servo', 'Renew the brake’s servo or its valve', 120, 'diaphragm leaks', 1, 0.3, 1.1);
+const servo = valve('brake servo', 'Renew the brake servo or its valve', 120, 'diaphragm leaks', 1, 0.3, 1.1);
 /** Throttles of several carburettors, tied to one another. */
 const balance = kind(
   'throttle linkage',
@@ -99,7 +99,7 @@ const balance = kind(
 const stop = kind(
   'throttle stop',
   { id: 'openShare', label: 'Opening, of what it should be', low: 0.93, high: 1.07 },
-  [{ id: 'set', label: 'Set the throttle’s stop, both plates alike', minutes: 15, money: 0 }],
+  [{ id: 'set', label: 'Set the throttle stop, both plates alike', minutes: 15, money: 0 }],
   [
     {
       id: 'shut',

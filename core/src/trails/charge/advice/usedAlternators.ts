@@ -119,7 +119,7 @@ export function compareAlternators(
         wants,
         does: fast > takes && !ripples,
         why: [
-          `On this engine it gives ${amps(idle)} idling and ${amps(fast)} fast; ${amps(takes)} are taken.`,
+          `On this engine it gives ${amps(idle)} idling and ${amps(fast)} at speed; ${amps(takes)} are taken.`,
           ...(fast <= takes ? ['It never carries what this machine takes.'] : []),
           ...(fast > takes && idle < takes ? ['Idling with all on, the battery gives the rest.'] : []),
           ...(ripples

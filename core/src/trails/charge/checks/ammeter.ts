@@ -38,15 +38,15 @@ export const dashAmmeter: CheckMaker = (machine) => {
   return [
     at(
       'charge-ammeter-fast',
-      'Ammeter on the dash, fast, all off',
-      'fast, all off',
+      'Ammeter on the dash, at speed, all off',
+      'at speed, all off',
       FAST,
       'On the side of charge, and slowly back as the battery fills.',
     ),
     at(
       'charge-ammeter-loaded',
-      'Ammeter on the dash, fast, all on',
-      'fast, all on',
+      'Ammeter on the dash, at speed, all on',
+      'at speed, all on',
       LOADED,
       'Still on the side of charge. On the other: less is given than taken.',
     ),

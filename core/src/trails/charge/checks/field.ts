@@ -141,10 +141,10 @@ export const fieldWireChecks: CheckMaker = (machine) => {
       cautions: [],
     },
     {
-      ...running(machine, 'fast, all off', FAST),
+      ...running(machine, 'at speed, all off', FAST),
       id: 'charge-field-volts',
       station: SOURCE,
-      label: 'Volts at the generator’s field terminal, fast',
+      label: 'Volts at the generator’s field terminal, at speed',
       touch: 'From the field terminal, its wire on, to bare metal.',
       watch: a
         ? 'A good deal below the armature’s volts, and falling as lamps are switched on. Nothing: its field is earthed all the time. The armature’s own: nothing flows in it.'

@@ -32,7 +32,7 @@ export const chargeLampStates: CheckMaker = (machine) => {
     id,
     station: INDICATOR,
     label,
-    touch: 'Nothing: look at it in the shade of a hand.',
+    touch: 'Look at it in the shade of a hand.',
     watch,
     instrument: 'eyes',
     probe: { kind: 'look', sees: (scene) => glow(scene.see('lampGlow', at)) },
@@ -50,9 +50,9 @@ export const chargeLampStates: CheckMaker = (machine) => {
     ),
     state(
       'charge-lamp-run',
-      'Charge lamp, running fast',
+      'Charge lamp, running at speed',
       FAST,
-      running(machine, 'fast', FAST),
+      running(machine, 'at speed', FAST),
       'Out. Lit: no charge. A glow: a diode, or a drop between its two sides.',
     ),
   ];
@@ -68,11 +68,11 @@ const lampWire = (machine: Machine, swapped: boolean): Check[] =>
           id: 'charge-lamp-earthed',
           station: INDICATOR,
           label: hasLamp(machine)
-            ? 'Its wire held to earth: does the lamp light?'
-            : 'Its wire held to earth: does a test lamp in it light?',
-          set: 'Key on, engine still, wire off the machine.',
+            ? 'Charge lamp’s wire held to earth: does the lamp light?'
+            : 'Wire from the key held to earth: does a test lamp in it light?',
+          set: 'Key on, engine still, wire off at the other end.',
           touch: 'Hold the wire’s end to bare metal for a moment.',
-          watch: 'Lights: lamp and wire are well, look at the machine. Stays out: bulb or wire.',
+          watch: 'Lights: lamp and wire are good, look at what it feeds. Stays out: bulb or wire.',
           instrument: 'eyes',
           probe: {
             kind: 'look',
@@ -99,7 +99,7 @@ const lampWire = (machine: Machine, swapped: boolean): Check[] =>
               {
                 id: 'charge-bulb',
                 station: INDICATOR,
-                label: 'Bulb of the charge lamp',
+                label: 'Charge lamp bulb',
                 set: 'Bulb out of its holder.',
                 touch: 'Hold it to the light, or to a battery.',
                 watch: 'Whole with its filament, blown, or something else that somebody fitted.',

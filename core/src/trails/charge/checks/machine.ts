@@ -26,12 +26,12 @@ export const ripple: CheckMaker = (machine) =>
   kindOf(machine) === 'alternator'
     ? [
         {
-          ...running(machine, 'fast, all on', LOADED),
+          ...running(machine, 'at speed, all on', LOADED),
           id: 'charge-ripple',
           station: SOURCE,
-          label: 'AC volts at the alternator, fast, all on',
-          touch: 'Meter on AC volts from the thick terminal to bare metal.',
-          watch: 'A tenth or so. Two tenths and more: a diode or a phase.',
+          label: 'AC volts at the alternator, at speed, all on',
+          touch: 'Meter on AC volts from the B+ terminal to bare metal.',
+          watch: 'About a tenth of a volt. Two tenths or more: a diode or a phase.',
           instrument: 'AC voltmeter',
           probe: {
             kind: 'figure',
@@ -117,10 +117,10 @@ export const generatorChecks: CheckMaker = (machine) =>
   kindOf(machine) === 'generator'
     ? [
         {
-          ...running(machine, 'fast, field wire off', FAST),
+          ...running(machine, 'at speed, field wire off', FAST),
           id: 'charge-residual',
           station: SOURCE,
-          label: 'Volts of the generator, field wire off, fast',
+          label: 'Generator volts, field wire off, at speed',
           touch: 'From the armature terminal to bare metal.',
           watch: 'One to three volts the right way round. Nothing: no magnetism, or no brush.',
           instrument: 'voltmeter',

@@ -37,10 +37,10 @@ export const statorLegs: CheckMaker = (machine) => {
   const legs: readonly (readonly number[])[] = three ? LEGS : [[1]];
   const name = (l: readonly number[]) => (three ? `between phases ${l.join(' and ')}` : 'of the coil');
   const legOpen = (l: readonly number[], state: MachineState): Check => ({
-    ...running(machine, `${state === FAST ? 'fast' : 'at its idle'}, connector of the stator apart`, state),
+    ...running(machine, `${state === FAST ? 'at speed' : 'at its idle'}, stator connector apart`, state),
     id: `charge-leg-volts-${state === FAST ? 'fast-' : ''}${l.join('-')}`,
     station: SOURCE,
-    label: `AC volts ${name(l)}, open, ${state === FAST ? 'fast' : 'idling'}`,
+    label: `AC volts ${name(l)}, open, ${state === FAST ? 'at speed' : 'idling'}`,
     touch: three
       ? `Meter on AC volts on the stator’s wires ${l.join(' and ')}.`
       : 'Meter on AC volts on the coil’s two wires.',
@@ -63,7 +63,7 @@ export const statorLegs: CheckMaker = (machine) => {
     id,
     station: SOURCE,
     label,
-    set: 'Engine off, connector of the stator apart.',
+    set: 'Engine off, stator connector apart.',
     touch: touchWords,
     watch,
     instrument: 'ohmmeter',
@@ -81,7 +81,7 @@ export const statorLegs: CheckMaker = (machine) => {
         `charge-leg-ohms-${l.join('-')}`,
         `Ohms ${name(l)}`,
         'A probe on each wire.',
-        'Some tenths, all alike.',
+        'A few tenths of an ohm, all alike.',
         (scene) => {
           const own = figuresAt(scene.params, SOURCE);
           const touched = l.includes(own.failedLeg ?? 1);
@@ -107,7 +107,7 @@ export const magnetsPull: CheckMaker = (machine) =>
         {
           id: 'charge-magnets',
           station: SOURCE,
-          label: 'Magnets, held against a blade',
+          label: 'Flywheel magnets, tried with a steel blade',
           set: 'Engine off, cover off the flywheel.',
           touch: 'A screwdriver’s blade to each magnet in turn; try each for looseness.',
           watch: 'All pull alike and hard; none moves.',
@@ -134,10 +134,10 @@ export const lampsAlone: CheckMaker = (machine) =>
   machine.partById.has('lamps')
     ? [
         {
-          ...running(machine, 'fast', FAST),
+          ...running(machine, 'at speed', FAST),
           id: 'charge-lamps-volts',
           station: 'charge-wire',
-          label: 'AC volts at the lamp’s terminal, fast',
+          label: 'AC volts at the lamp’s terminal, at speed',
           touch: 'Meter on AC volts from the lamp’s terminal to bare metal.',
           watch: 'About the lamp’s own volts. None here and some at the coil: the wire.',
           instrument: 'AC voltmeter',

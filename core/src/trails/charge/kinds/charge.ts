@@ -36,7 +36,7 @@ const stations = (kind: Kind, fit: Fit): Station[] => [
   { id: 'battery', label: 'Battery', picture: 'battery' },
   { id: 'strap', label: 'Engine strap', picture: 'earth', joint: true },
   ...(apart(kind)
-    ? [{ id: REGULATOR_EARTH, label: 'Regulator’s earth', picture: 'earth', joint: true, lane: regulating }]
+    ? [{ id: REGULATOR_EARTH, label: 'Regulator earth', picture: 'earth', joint: true, lane: regulating }]
     : []),
   { id: REGULATOR, label: NAMES[kind].regulator, picture: 'box', lane: regulating },
   ...(kind === 'generator'
@@ -79,7 +79,7 @@ function regulatorParts(kind: Kind, { block }: Site): PartInstance[] {
       };
   const earth: PartInstance = {
     id: REGULATOR_EARTH,
-    label: 'Regulator’s earth',
+    label: 'Regulator earth',
     station: REGULATOR_EARTH,
     kind: PARTS.regulatorEarth,
     nodes: {},
@@ -172,7 +172,7 @@ const build = (kind: Kind, fit: Fit, site: Site): Trail => {
       'chg-out':
         kind === 'generator'
           ? 'the battery terminal of the regulator box'
-          : `the thick terminal of the ${NAMES[kind].source.toLowerCase()}`,
+          : `the B+ terminal of the ${NAMES[kind].source.toLowerCase()}`,
       'chg-ind': 'the lamp terminal of the alternator',
       'switch-out': 'the switched terminal of the key',
     },

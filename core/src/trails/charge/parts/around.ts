@@ -66,7 +66,7 @@ export const chargeWire: PartKind<'ohms'> = {
       hidden: true,
     },
   ],
-  repairs: [{ id: 'remake', label: 'Remake the charge wire’s joints', minutes: 20, money: 6 }],
+  repairs: [{ id: 'remake', label: 'Remake the charge wire joints', minutes: 20, money: 6 }],
   faults: [
     {
       id: 'corroded',
@@ -106,7 +106,7 @@ export const chargeLamp: PartKind<'watts', 'out' | 'led' | 'ohms' | 'off'> = {
   plates: [{ id: 'watts', label: 'Power', dimension: 'ratio', typical: () => ({ low: 2.2, high: 3 }) }],
   repairs: [
     { id: 'bulb', label: 'Replace the bulb', minutes: 8, money: 1 },
-    { id: 'wire', label: 'Mend the lamp’s wire', minutes: 20, money: 2 },
+    { id: 'wire', label: 'Repair the lamp wire', minutes: 20, money: 2 },
   ],
   faults: [
     { id: 'blown', label: 'blown', weight: 3, repair: 'bulb', apply: (p) => ({ ...p, out: 1 }) },
@@ -140,7 +140,7 @@ export const chargeLamp: PartKind<'watts', 'out' | 'led' | 'ohms' | 'off'> = {
 };
 /** In place of a lamp: what starts the machine where an ammeter, or nothing, tells. */
 export const exciteResistor: PartKind<'ohms'> = {
-  kind: 'exciting resistor',
+  kind: 'excitation resistor',
   symbol: 'resistor',
   plates: [
     {
@@ -150,7 +150,7 @@ export const exciteResistor: PartKind<'ohms'> = {
       typical: ({ volts }) => ({ low: 40 * (volts / 12) ** 2, high: 60 * (volts / 12) ** 2 }),
     },
   ],
-  repairs: [{ id: 'wire', label: 'Mend the exciting wire', minutes: 20, money: 2 }],
+  repairs: [{ id: 'wire', label: 'Repair the exciter wire', minutes: 20, money: 2 }],
   faults: [
     {
       id: 'wire',
@@ -200,7 +200,7 @@ export const standing: PartKind<'ohms'> = {
       hidden: true,
     },
   ],
-  repairs: [{ id: 'find', label: 'Find the hidden consumer, circuit by circuit', minutes: 60, money: 5 }],
+  repairs: [{ id: 'find', label: 'Find what draws it, circuit by circuit', minutes: 60, money: 5 }],
   faults: [
     {
       id: 'drain',

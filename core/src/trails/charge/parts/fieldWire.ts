@@ -21,7 +21,7 @@ export const fieldWire: PartKind<'ohms' | 'earthOhms'> = {
     },
   ],
   repairs: [
-    { id: 'remake', label: 'Remake the field wire’s ends', minutes: 15, money: 2 },
+    { id: 'remake', label: 'Remake the field wire ends', minutes: 15, money: 2 },
     { id: 'replace', label: 'Replace the field wire', minutes: 30, money: 4 },
   ],
   faults: [

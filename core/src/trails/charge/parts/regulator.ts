@@ -72,7 +72,7 @@ export const regulator: PartKind<Regulated, 'dead'> = {
 /** The same in a box of its own. */
 export const regulatorApart: PartKind<Regulated, 'dead' | 'senseVolts'> = {
   ...regulator,
-  repairs: [...regulator.repairs, { id: 'sense', label: 'Mend the regulator’s sense wire', minutes: 15, money: 2 }],
+  repairs: [...regulator.repairs, { id: 'sense', label: 'Repair the regulator’s sense wire', minutes: 15, money: 2 }],
   faults: [...faults('replace'), sense],
 };
 /** Vibrating contacts in a box, beside the cut-out. */
@@ -81,7 +81,7 @@ export const regulatorBox: PartKind<Regulated, 'dead'> = {
   symbol: 'none',
   plates: [setting(13.9, 14.6), warmth],
   repairs: [
-    { id: 'set', label: 'Clean and set the regulator’s contacts', minutes: 35, money: 0 },
+    { id: 'set', label: 'Clean and set the regulator contacts', minutes: 35, money: 0 },
     { id: 'replace', label: 'Replace the regulator box', minutes: 30, money: 90 },
   ],
   faults: faults('set').map((f) => (f.id === 'dead' ? { ...f, repair: 'replace' } : f)),
@@ -124,7 +124,7 @@ export const regulatorEarth: PartKind<'ohms'> = {
       hidden: true,
     },
   ],
-  repairs: [{ id: 'remake', label: 'Clean and remake the regulator’s earth', minutes: 12, money: 1 }],
+  repairs: [{ id: 'remake', label: 'Clean and remake the regulator earth', minutes: 12, money: 1 }],
   faults: [
     {
       id: 'poor',

@@ -137,7 +137,7 @@ export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residua
     ...repairs('generator', 150),
     {
       id: 'polarise',
-      label: 'Polarise the generator: battery to armature terminal, for a blink',
+      label: 'Polarise the generator: battery to armature terminal, for an instant',
       minutes: 5,
       money: 0,
     },
@@ -175,7 +175,7 @@ export const generatorB: typeof generator = {
   ...generator,
   repairs: generator.repairs.map((r) =>
     r.id === 'polarise'
-      ? { ...r, label: 'Polarise the generator: field wire off the box, on the battery for a blink' }
+      ? { ...r, label: 'Polarise the generator: field wire off the box, on the battery for an instant' }
       : r,
   ),
 };

@@ -80,7 +80,7 @@ const stator = (
   plates: statorPlates(legs === 3 ? 'A phase' : 'The coil'),
   repairs: [
     { id: 'replace', label, minutes: 110, money: 130 },
-    { id: 'magnets', label: 'Replace the flywheel’s magnets', minutes: 90, money: 180 },
+    { id: 'magnets', label: 'Replace the flywheel magnets', minutes: 90, money: 180 },
   ],
   faults: [
     ...(legs === 3

@@ -116,7 +116,7 @@ const gasket: PartKind<'leakSquareMetres', 'blows' | 'water' | 'pair'> = {
     },
     {
       id: 'water',
-      label: 'blown to the water',
+      label: 'blown into the coolant',
       weight: 1.5,
       repair: 'renew',
       apply: leaks(2.5, 8, { water: 1 }),
@@ -140,7 +140,7 @@ const chambers: PartKind<'carbon'> = {
   plates: [
     {
       id: 'carbon',
-      label: 'Carbon in them, of what glows',
+      label: 'Carbon in them, as a share of what glows',
       dimension: 'ratio',
       typical: () => ({ low: 0, high: 0.3 }),
       hidden: true,
@@ -165,7 +165,7 @@ const crankcase: PartKind<'leakSquareMetres'> = {
   kind: 'crankcase',
   symbol: 'none',
   plates: [{ ...leak(0.0002, 0.002), label: 'What its seals let by' }],
-  repairs: [{ id: 'seals', label: 'Renew the crankshaft’s seals', minutes: 180, money: 24 }],
+  repairs: [{ id: 'seals', label: 'Renew the crankshaft seals', minutes: 180, money: 24 }],
   faults: [{ id: 'leaks', label: 'seals leak', weight: 3, repair: 'seals', apply: leaks(0.7, 4) }],
   elements: () => [],
 };

@@ -27,7 +27,7 @@ export const heatingChecks: CheckMaker = (machine) => {
       ...held,
       id: 'heat-amps',
       label: `Current of the ${it}, key at heat`,
-      touch: 'Clamp around their feed, its zero set beside it.',
+      touch: 'Clamp around their feed, zeroed beside it first.',
       watch: plugs ? 'As many times ten as it has plugs, about; each dead one is missing.' : 'Sixty amperes, about.',
       instrument: 'clamp meter',
       probe: {

@@ -84,7 +84,7 @@ export const starterOut: CheckMaker = (machine) =>
         {
           id: 'crank-starter-out',
           station: 'starter',
-          label: 'Starter out: brushes, drive, ring',
+          label: 'Starter removed: brushes, drive, ring gear',
           set: 'Battery earth off first. Starter out on the bench.',
           touch: 'Brush length and springs, commutator, the drive by hand both ways, the ring all round.',
           watch: 'Brushes short, a drive that turns both ways, teeth gone.',
@@ -120,7 +120,7 @@ export const hotJoints: CheckMaker = (machine) =>
         {
           id: 'crank-hot-joints',
           station: 'terminals',
-          label: 'Which joint is hot to the hand',
+          label: 'Which joint feels hot',
           set: 'After ten seconds at start, key off.',
           touch: 'Clamps, cable ends, strap ends, by the back of the hand.',
           watch: 'A joint that is warm drops volts.',

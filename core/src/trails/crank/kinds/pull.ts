@@ -8,7 +8,7 @@ import { CRANK_PARTS as PARTS } from '../parts/index.ts';
 export const pull: TrailKind = {
   trail: 'crank',
   kind: 'pull',
-  label: 'Cord, kick or crank',
+  label: 'Recoil cord, kickstart or crank handle',
   build: (fit) => ({
     id: 'crank',
     kind: 'pull',

@@ -81,7 +81,7 @@ function parts(kind: Kind, fit: Fit, site: Site): PartInstance[] {
     },
     kind === 'glow' && {
       id: PREHEAT_FEED,
-      label: 'Relay of the preheating',
+      label: 'Preheat relay',
       station: PREHEATING,
       kind: PARTS.heatFeed,
       nodes: { a: 'start-in', b: HEAT_NODE },
@@ -170,6 +170,6 @@ const kind = (name: Kind, label: string): TrailKind => ({
   build: (fit, site) => build(name, fit, site),
 });
 
-export const direct = kind('direct', 'Starter with its solenoid, told by the key');
+export const direct = kind('direct', 'Starter with its own solenoid, worked by the key');
 export const relay = kind('relay', 'Starter through a relay or a bulkhead solenoid');
 export const glow = kind('glow', 'Starter with preheating on a shared feed');

@@ -19,7 +19,7 @@ export const starterCable: PartKind<'ohms', 'rotten'> = {
     },
   ],
   repairs: [
-    { id: 'remake', label: 'Clean and remake the starter cable’s ends', minutes: 12, money: 2 },
+    { id: 'remake', label: 'Clean and remake the starter cable ends', minutes: 12, money: 2 },
     { id: 'replace', label: 'Replace the starter cable', minutes: 35, money: 30 },
   ],
   faults: [

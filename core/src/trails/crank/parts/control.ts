@@ -89,7 +89,7 @@ export const startWire: PartKind<'ohms'> = {
   kind: 'start wire',
   symbol: 'wire',
   plates: [contact('Resistance')],
-  repairs: [{ id: 'remake', label: 'Remake the wire’s ends', minutes: 12, money: 3 }],
+  repairs: [{ id: 'remake', label: 'Remake the wire ends', minutes: 12, money: 3 }],
   faults: [
     {
       id: 'broken',
@@ -123,7 +123,7 @@ export const sharedFeed: PartKind<'ohms'> = {
       hidden: true,
     },
   ],
-  repairs: [{ id: 'remake', label: 'Remake the shared feed’s joints', minutes: 15, money: 4 }],
+  repairs: [{ id: 'remake', label: 'Remake the shared feed joints', minutes: 15, money: 4 }],
   faults: [
     {
       id: 'corroded',

@@ -14,7 +14,7 @@ export const heatFeed: PartKind<'ohms'> = {
       hidden: true,
     },
   ],
-  repairs: [{ id: 'replace', label: 'Replace the preheating’s relay, or its strip fuse', minutes: 20, money: 22 }],
+  repairs: [{ id: 'replace', label: 'Replace the preheat relay, or its strip fuse', minutes: 20, money: 22 }],
   faults: [
     {
       id: 'dead',

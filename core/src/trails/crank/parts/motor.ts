@@ -33,7 +33,7 @@ export const starterMotor: PartKind<
     },
   ],
   repairs: [
-    { id: 'brushes', label: 'Renew the starter’s brushes, clean its commutator', minutes: 75, money: 18 },
+    { id: 'brushes', label: 'Renew the starter brushes, clean its commutator', minutes: 75, money: 18 },
     { id: 'replace', label: 'Replace the starter', minutes: 60, money: 160 },
   ],
   faults: [
@@ -107,7 +107,7 @@ export const starterDrive: PartKind<'grip' | 'gone', 'jammed'> = {
     },
   ],
   repairs: [
-    { id: 'replace', label: 'Replace the starter’s drive', minutes: 80, money: 35 },
+    { id: 'replace', label: 'Replace the starter drive', minutes: 80, money: 35 },
     { id: 'ring', label: 'Turn or replace the ring gear', minutes: 240, money: 60 },
     { id: 'part', label: 'Free the jammed pinion, look at its teeth, tighten the starter', minutes: 35, money: 2 },
   ],

@@ -48,7 +48,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
     },
   ],
   repairs: [
-    { id: 'contacts', label: 'Renew the solenoid’s contacts', minutes: 60, money: 12 },
+    { id: 'contacts', label: 'Renew the solenoid contacts', minutes: 60, money: 12 },
     { id: 'replace', label: 'Replace the solenoid', minutes: 50, money: 45 },
   ],
   faults: [

@@ -29,7 +29,7 @@ export function moving(machine: Machine): { set: string; state: MachineState; ca
   if (kind === 'gravity') return { set: tapSet(machine), state: KEY_OFF, cautions: wet(machine) };
   if (kind === 'electric') return { set: 'Key on, engine still.', state: KEY_ON_OPEN, cautions: wet(machine) };
   return {
-    set: `Crank in bursts of ten seconds, ${HOW_LONG} in all, nothing to spark.`,
+    set: `Crank in bursts of ten seconds, ${HOW_LONG} in all, no spark anywhere near.`,
     state: CRANKING,
     cautions: [...wet(machine), 'rotating parts'],
   };
@@ -56,8 +56,8 @@ export const fuelInTank: CheckMaker = (machine) =>
             does: ['opens fuel'],
             station: TANK,
             label: 'Fuel in the tank',
-            set: 'Cap off, a lamp without a flame, or a dip stick.',
-            touch: 'Nothing: look. The gauge does not count.',
+            set: 'Cap off, a torch, never a flame, or a dipstick.',
+            touch: 'Look in. The gauge does not count.',
             watch: 'Over the pick-up, and a hand’s breadth more.',
             words: ['enough', 'empty'],
             needs: [TANK],
@@ -77,7 +77,7 @@ export const fuelInTank: CheckMaker = (machine) =>
             station: TANK,
             label: 'A sample of the fuel, in glass',
             set: 'From the lowest place it can be drawn at, into a clear jar; let it stand a minute.',
-            touch: 'Nothing: look through it, smell it.',
+            touch: 'Look through it, smell it.',
             watch: machine.fit.fuel?.mixed
               ? 'Clear, and a sharp smell. Beads at the bottom are water; stale fuel smells of varnish. A drop on paper dries and leaves a faint ring of oil: a wide one is too much, none is too little.'
               : 'Clear, and a sharp smell. Beads at the bottom are water; stale fuel smells of varnish.',
@@ -240,7 +240,7 @@ export const wayOpened: CheckMaker = (machine) =>
             'Tank below half, its pick-up out.',
             12,
           ],
-          ['fuel-tap-look', 'fuel-tap', 'fuel-tap', 'Strainer of the tap', 'Tap out, tank drained into a can.', 8],
+          ['fuel-tap-look', 'fuel-tap', 'fuel-tap', 'Fuel tap strainer', 'Tap out, tank drained into a can.', 8],
           ['fuel-hose-look', LINE, LINE, 'Fuel hose, bent and blown through', 'Off at both ends.', 5],
           ['fuel-filter-look', 'fuel-filter', 'fuel-filter', 'Filter, blown through', 'Out, both hoses clamped.', 3],
         ] as const

@@ -95,7 +95,7 @@ export const bulbAndPump: CheckMaker = (machine) => {
         {
           id: 'fuel-in-oil',
           station: PUMP,
-          label: 'Oil on the dip stick, smelt',
+          label: 'Oil on the dipstick: smell it',
           set: 'Engine still.',
           touch: 'Wipe, dip, smell; look at its level.',
           watch: 'Oil. Thin, over the mark and smelling of petrol: do not start it, change the oil first.',

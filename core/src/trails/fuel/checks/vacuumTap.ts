@@ -42,7 +42,7 @@ export const vacuumTapChecks: CheckMaker = (machine) => {
         id: 'fuel-tap-hose',
         does: ['opens fuel'],
         station: TAP,
-        label: 'Vacuum hose of the tap, taken off: fuel in it?',
+        label: 'Vacuum hose off the fuel tap: fuel in it?',
         set: 'Engine warm and stopped.',
         touch: 'Pull the thin hose off the tap; look into both ends, wipe them with a paper.',
         watch: 'Dry. Wet with fuel: the diaphragm weeps. Split or lying loose: that is why it does not open.',

@@ -126,4 +126,4 @@ export const gravity = kind('gravity', 'Tank above the carburettor');
 export const mechanical = kind('mechanical', 'Mechanical pump');
 export const electric = kind('electric', 'Electric pump');
 export const pulse = kind('pulse', 'Pulse pump on the crankcase');
-export const bulbKind = kind('bulb', 'Tank apart, with a primer bulb');
+export const bulbKind = kind('bulb', 'Separate tank, with a primer bulb');

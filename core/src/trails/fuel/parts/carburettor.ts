@@ -48,7 +48,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
   plates: [hidden('high', 'Level over what it should be', -0.04, 0.04)],
   repairs: [
     { id: 'renew', label: 'Renew the float', minutes: 45, money: 14 },
-    { id: 'set', label: 'Set the float’s level', minutes: 40, money: 0 },
+    { id: 'set', label: 'Set the float level', minutes: 40, money: 0 },
     { id: 'shield', label: 'Shield the carburettor from heat; fuel of the season', minutes: 40, money: 15 },
   ],
   faults: [
@@ -159,7 +159,7 @@ export const accelerator: PartKind<'squirts'> = {
   kind: 'accelerator pump',
   symbol: 'none',
   plates: [hidden('squirts', 'Whether it squirts', 1, 1)],
-  repairs: [{ id: 'renew', label: 'Renew the accelerator pump’s diaphragm or leather', minutes: 30, money: 9 }],
+  repairs: [{ id: 'renew', label: 'Renew the accelerator pump diaphragm or leather', minutes: 30, money: 9 }],
   faults: [
     {
       id: 'dead',

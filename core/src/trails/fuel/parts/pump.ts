@@ -78,7 +78,7 @@ const pump = (kind: string, faults: readonly PumpFault[], money: number): PartKi
   ],
   repairs: [
     { id: 'renew', label: 'Renew the pump, or its diaphragm and valves', minutes: 40, money },
-    { id: 'feed', label: 'Mend the pump’s feed or earth', minutes: 25, money: 3 },
+    { id: 'feed', label: 'Repair the pump’s feed or earth', minutes: 25, money: 3 },
     { id: 'hose', label: 'Renew the pulse hose', minutes: 15, money: 5 },
   ],
   faults,

@@ -104,7 +104,7 @@ export const vent: PartKind<'squareMetres'> = {
   kind: 'tank vent',
   symbol: 'none',
   plates: [hidden('squareMetres', 'Free area', 'ratio', 0.6e-6, 2e-6)],
-  repairs: [{ id: 'clear', label: 'Clear the tank’s vent', minutes: 10, money: 0 }],
+  repairs: [{ id: 'clear', label: 'Clear the tank vent', minutes: 10, money: 0 }],
   faults: [
     {
       id: 'blocked',
@@ -124,7 +124,7 @@ export const vapourLine: PartKind<'squareMetres', 'kinked'> = {
   plates: vent.plates,
   repairs: [
     { id: 'valve', label: 'Renew the check valve of the vapour line', minutes: 20, money: 14 },
-    { id: 'lay', label: 'Lay the vapour line without a kink, or renew it', minutes: 15, money: 4 },
+    { id: 'lay', label: 'Reroute the vapour line without a kink, or renew it', minutes: 15, money: 4 },
   ],
   faults: [
     {
@@ -187,7 +187,7 @@ export const line: PartKind<'squareMetres' | 'airShare', 'vapour'> = {
   plates: [area('Free area'), hidden('airShare', 'Share of air that it sucks', 'ratio', 0, 0)],
   repairs: [
     { id: 'renew', label: 'Renew the fuel hose and its clamps', minutes: 25, money: 12 },
-    { id: 'reroute', label: 'Lay the fuel hose away from the heat', minutes: 30, money: 8 },
+    { id: 'reroute', label: 'Reroute the fuel hose away from the heat', minutes: 30, money: 8 },
   ],
   faults: [
     blocked(1.5, 'renew', 'kinked, collapsed or swollen shut'),

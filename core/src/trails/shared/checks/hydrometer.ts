@@ -16,7 +16,7 @@ export const hydrometer: CheckMaker = () => [
       id: 'battery-acid',
       does: ['works at the battery'],
       station: 'battery',
-      label: 'Acid of every cell, by hydrometer',
+      label: 'Hydrometer reading of each cell',
       set: 'Engine off for an hour, caps off; goggles and gloves, water at hand. Not on a sealed battery.',
       touch: 'Draw up each cell in turn, read the float at eye level, put it back.',
       watch: 'All alike and in the green. All low: flat. One far under the rest: that cell is dead.',

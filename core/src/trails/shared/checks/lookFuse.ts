@@ -11,7 +11,7 @@ export const lookFuse: CheckMaker = (machine) =>
           label: 'The fuse',
           set: 'Key off, fuse out of its holder.',
           touch: 'Hold it to the light; look into the holder.',
-          watch: 'A blackened glass blew hard: ask why.',
+          watch: 'A blackened glass blew hard: find out why.',
           instrument: 'eyes',
           probe: {
             kind: 'look',

@@ -6,7 +6,7 @@ export const lookWires: CheckMaker = (machine) => [
   {
     id: 'look-wires',
     station: 'coil-feed',
-    label: 'Wires of the ignition',
+    label: 'Ignition wiring',
     set: 'Key off.',
     touch: `Follow and tug the feed, the wire to the coil and the wire to the ${switching(machine).name}.`,
     watch: 'Bare copper, melted or patched insulation, green ends, a terminal that slips off.',

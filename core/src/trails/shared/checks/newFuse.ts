@@ -20,9 +20,9 @@ export const newFuse: CheckMaker = (machine) =>
             station: 'fuse',
             label: 'A new fuse of its rating',
             set: 'Key off, the new one in; then key on.',
-            touch: 'Watch it, or listen: it goes with a tick.',
+            touch: 'Watch it, or listen: it blows with a tick.',
             watch:
-              'Never a larger one and never foil: then the wire burns instead. One that goes at once has a short behind it.',
+              'Never a larger one and never foil: then the wire burns instead. One that blows at once has a short after it.',
             state: hasHeldPoints(machine) ? CLOSED : OPEN,
             words: ['holds', 'blows at once'],
             needs: ['fuse'],

@@ -45,7 +45,7 @@ export const seenAt: CheckMaker = (machine) =>
         station: station.id,
         label: `${station.label}: a remark`,
         set: 'As it stands.',
-        touch: 'Nothing: what was seen in passing.',
+        touch: 'Something seen in passing.',
         watch: 'Write what it was in the note: who comes next reads it here.',
         words: ['looks sound', 'looks bad'],
         state: KEY_OFF,

@@ -38,9 +38,9 @@ export const shaftPlay: CheckMaker = (machine) => [
         {
           id: 'dwell-wander',
           station: 'rotor',
-          label: 'Change of dwell, idle to fast',
+          label: 'Change of dwell, idle to speed',
           set: 'Meter on the coil’s points terminal and earth. Idling, then at about 2500 rev/min.',
-          touch: 'Read the dwell at idle and fast; take one from the other.',
+          touch: 'Read the dwell at idle and at speed; take one from the other.',
           watch: 'Up to about three degrees. More: the shaft’s bushes, or its plate, are worn.',
           instrument: 'dwell meter',
           probe: {

@@ -10,7 +10,7 @@ type Place = readonly [id: string, label: string, picture: string, kind: PartIns
 
 const lever: Place = [RACK, 'Stop lever', 'choke', PARTS.rack];
 const solenoid = (kind: PartInstance['kind']): readonly Place[] => [
-  [FEED, 'Feed of the solenoid', 'wire', PARTS.feed],
+  [FEED, 'Stop solenoid feed', 'wire', PARTS.feed],
   [SOLENOID, 'Stop solenoid', 'relay', kind],
   lever,
 ];

@@ -39,7 +39,7 @@ const leaks = (
 const source = kind(
   'vacuum source',
   [{ id: 'pascals', label: 'Vacuum at its source', dimension: 'pressure', typical: () => ({ low: 60e3, high: 85e3 }) }],
-  [{ id: 'renew', label: 'Mend or renew the vacuum pump', minutes: 80, money: 90 }],
+  [{ id: 'renew', label: 'Repair or renew the vacuum pump', minutes: 80, money: 90 }],
   [
     {
       id: 'weak',
@@ -54,7 +54,7 @@ const reservoir = kind(
   'reservoir and check valve',
   [hidden('leakSquareMetres', 'Hole that it leaks through', 1e-10, 1e-9)],
   [{ id: 'renew', label: 'Renew check valve or reservoir', minutes: 25, money: 14 }],
-  [leaks('leaking: other consumers’ vacuum is lost with it', 1.5, 'renew', 2.6e-6, 7e-6)],
+  [leaks('leaking: all else that uses this vacuum loses it too', 1.5, 'renew', 2.6e-6, 7e-6)],
 );
 const valve = kind(
   'stop valve',
@@ -124,13 +124,13 @@ const feed = kind(
   'stop feed',
   [hidden('carries', 'Whether it carries', 1, 1), hidden('staysLive', 'Whether it stays live', 0, 0)],
   [
-    { id: 'mend', label: 'Mend the feed of the stop solenoid', minutes: 25, money: 3 },
+    { id: 'mend', label: 'Repair the feed of the stop solenoid', minutes: 25, money: 3 },
     { id: 'diode', label: 'Find what feeds it back; put a diode in that wire', minutes: 40, money: 4 },
   ],
   [
     {
       id: 'open',
-      label: 'feed lost',
+      label: 'broken or blown: no volts arrive',
       weight: 2.5,
       repair: 'mend',
       comesWith: 'shaking',

@@ -30,7 +30,7 @@ export const timingLight: CheckMaker = (machine) => {
     ...(state === IDLE ? { figure: `${BODY}.baseDegrees` } : {}),
     station,
     label,
-    set: `Engine warm, ${state.speed === 'fast' ? 'held fast' : state.key === 'crank' ? 'turned by its starter' : 'at its idle'}${pod ? `, the pod’s hose ${hose}${hose === 'off' ? ' and plugged' : ''}` : ''}.`,
+    set: `Engine warm, ${state.speed === 'fast' ? 'held at speed' : state.key === 'crank' ? 'turned by its starter' : 'at its idle'}${pod ? `, vacuum advance hose ${hose}${hose === 'off' ? ' and plugged' : ''}` : ''}.`,
     touch: TOUCH,
     watch,
     instrument: 'timing light',
@@ -48,7 +48,7 @@ export const timingLight: CheckMaker = (machine) => {
       'Timing by the light, cranking',
       CRANKING,
       'off',
-      'Within a few degrees of the book. Far out: a body that was turned, a chain, half a turn.',
+      'Within a few degrees of the book. Far out: the distributor was turned, a chain, half a turn.',
     ),
     light(
       'timing-idle',
@@ -56,22 +56,22 @@ export const timingLight: CheckMaker = (machine) => {
       'Timing by the light, idling',
       IDLE,
       'off',
-      'The book’s figure. Much more: springs. Off either way: the body was turned.',
+      'The book’s figure. Much more: springs. Off either way: the distributor was turned.',
     ),
     light(
       'timing-fast',
       machine.partById.has(WEIGHTS) ? WEIGHTS : BODY,
-      'Timing by the light, fast',
+      'Timing by the light, at speed',
       FAST,
       'off',
-      'It moves up by what the book says. It does not: weights seized, no map.',
+      'It advances by what the book says. If it does not: weights seized, or no map.',
     ),
     ...(pod
       ? [
           light(
             'timing-fast-hose',
             POD,
-            'Timing by the light, fast, hose on',
+            'Timing by the light, at speed, hose on',
             FAST,
             'on',
             'Some ten degrees more than with the hose off.',
@@ -93,7 +93,7 @@ export function lightAt(machine: Machine, rpm: number | undefined, hose: 'on' | 
   return {
     station: hose === 'on' && pod ? POD : machine.partById.has(WEIGHTS) ? WEIGHTS : BODY,
     label: `Timing by the light at ${rpm} rev/min${pod ? `, hose ${has}` : ''}`,
-    set: `Engine warm, held at ${rpm} rev/min${pod ? `, the pod’s hose ${has}${has === 'off' ? ' and plugged' : ''}` : ''}.`,
+    set: `Engine warm, held at ${rpm} rev/min${pod ? `, vacuum advance hose ${has}${has === 'off' ? ' and plugged' : ''}` : ''}.`,
     touch: TOUCH,
     watch: 'The speed steady before it is read.',
     instrument: 'timing light',

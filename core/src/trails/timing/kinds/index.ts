@@ -20,16 +20,16 @@ const place = (id: string, label: string, picture: string, kind: PartInstance['k
 const ALWAYS: readonly Place[] = [
   place(MARK, 'Mark on the pulley', 'disc', PARTS.mark),
   place(CHAIN, 'Chain or belt', 'gear', PARTS.chain),
-  place(BODY, 'Distributor’s body', 'cap', PARTS.body),
+  place(BODY, 'Distributor body', 'cap', PARTS.body),
 ];
 const MORE: Readonly<Record<Kind, readonly Place[]>> = {
   'by-hand': [],
   weights: [place(WEIGHTS, 'Weights and springs', 'spring', PARTS.weights)],
   'weights-vacuum': [
     place(WEIGHTS, 'Weights and springs', 'spring', PARTS.weights),
-    place(POD, 'Vacuum pod', 'hose', PARTS.pod),
+    place(POD, 'Vacuum advance', 'hose', PARTS.pod),
   ],
-  map: [place(BOX, 'Ignition’s computer', 'pack', PARTS.map)],
+  map: [place(BOX, 'Ignition computer', 'pack', PARTS.map)],
 };
 
 /** An engine that was set by a mark that lies is out by as much: put into the body's figures before anyone measures. */
@@ -68,6 +68,6 @@ const kind = (name: Kind, label: string): TrailKind => ({
 export const TIMING_TRAILS: readonly TrailKind[] = [
   kind('by-hand', 'By a lever, or not at all'),
   kind('weights', 'Weights and springs'),
-  kind('weights-vacuum', 'Weights and a vacuum pod'),
+  kind('weights-vacuum', 'Weights and vacuum advance'),
   kind('map', 'An electronic map'),
 ];

@@ -61,7 +61,7 @@ const body = kind<'baseDegrees' | 'turnedDegrees', 'half'>(
     },
     {
       id: 'half',
-      label: 'in half a turn out',
+      label: 'fitted half a turn out',
       weight: 1.2,
       byHand: true,
       repair: 'set',
@@ -103,7 +103,7 @@ const chain = kind<'lateDegrees', 'play' | 'jumped'>(
 const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' | 'sprung' | 'overDegrees'>(
   'advance weights',
   [
-    angle('maxDegrees', 'Advance by the weights, fast', 20, 26),
+    angle('maxDegrees', 'Advance by the weights, at speed', 20, 26),
     // Nothing at idle, all of it by 2500–3500 rev/min (SOURCES, timing); small fast engines later.
     speed('startRpm', 'Engine speed at which the weights begin', [1500, 1900], [900, 1200]),
     speed('fullRpm', 'Engine speed at which they stand at their stop', [3900, 4400], [2500, 3200]),
@@ -111,7 +111,7 @@ const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' |
   [
     { id: 'free', label: 'Free and oil the weights', minutes: 45, money: 2 },
     { id: 'springs', label: 'Renew the springs of the weights', minutes: 45, money: 9 },
-    { id: 'stop', label: 'Renew the bush of the weights’ stop', minutes: 50, money: 6 },
+    { id: 'stop', label: 'Renew the bush of the advance stop', minutes: 50, money: 6 },
   ],
   [
     {
@@ -133,7 +133,7 @@ const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' |
     {
       id: 'stop',
       from: { overDegrees: 0 },
-      label: 'their stop worn or lost: too much advance when fast',
+      label: 'their stop worn or lost: too much advance at speed',
       weight: 0.8,
       repair: 'stop',
       apply: (p, s) => ({ ...p, overDegrees: between(7, 16, s) }),
@@ -141,13 +141,13 @@ const weights = kind<'maxDegrees' | 'startRpm' | 'fullRpm', 'seized' | 'slack' |
   ],
 );
 const pod = kind<'maxDegrees' | 'holds', 'torn' | 'off'>(
-  'vacuum pod',
+  'vacuum advance',
   [
-    angle('maxDegrees', 'Advance by the pod', 10, 16),
+    angle('maxDegrees', 'Advance by vacuum', 10, 16),
     { id: 'holds', label: 'Whether it holds', dimension: 'ratio', typical: () => ({ low: 1, high: 1 }), hidden: true },
   ],
   [
-    { id: 'renew', label: 'Renew the vacuum pod', minutes: 40, money: 38 },
+    { id: 'renew', label: 'Renew the vacuum advance unit', minutes: 40, money: 38 },
     { id: 'hose', label: 'Renew its hose, put it on the right tap', minutes: 8, money: 3 },
   ],
   [
@@ -172,7 +172,7 @@ const pod = kind<'maxDegrees' | 'holds', 'torn' | 'off'>(
 const map = kind<'maxDegrees' | 'works', 'sensorLost'>(
   'ignition map',
   [
-    angle('maxDegrees', 'Advance by its map, fast', 20, 28),
+    angle('maxDegrees', 'Advance by its map, at speed', 20, 28),
     {
       id: 'works',
       label: 'Whether it follows its map',
@@ -183,7 +183,7 @@ const map = kind<'maxDegrees' | 'works', 'sensorLost'>(
   ],
   [
     { id: 'sensor', label: 'Renew its temperature or load sensor', minutes: 25, money: 30 },
-    { id: 'renew', label: 'Renew the ignition’s computer', minutes: 30, money: 190 },
+    { id: 'renew', label: 'Renew the ignition computer', minutes: 30, money: 190 },
   ],
   [
     {
