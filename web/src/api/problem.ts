@@ -1,9 +1,11 @@
+import { speech } from '../vocabulary/speech.ts';
+
 export interface FieldError {
   field: string;
   message: string;
 }
 
-/** A refusal from the server, as it told it. Status 0: the server was not reached. */
+/** A refusal from the server, as it told it, in the shop's words. Status 0: the server was not reached. */
 export class ApiProblem extends Error {
   readonly status: number;
   readonly code: string;
@@ -12,10 +14,10 @@ export class ApiProblem extends Error {
   readonly count: number | undefined;
 
   constructor(status: number, code: string, title: string, fields: readonly FieldError[] = [], count?: number) {
-    super(title);
+    super(speech.say(title));
     this.status = status;
     this.code = code;
-    this.fields = fields;
+    this.fields = fields.map((f) => ({ ...f, message: speech.say(f.message) }));
     this.count = count;
   }
   /** Someone else changed it since it was opened. */

@@ -27,6 +27,20 @@ export const TERMS = [
   'aluminium',
   'litre',
   'litres',
+  'torch',
+  'gearbox',
+  'vapour',
+  'neighbour',
+  'neighbours',
+  'neighbouring',
+  'polarise',
+  'polarised',
+  'energised',
+  'jump leads',
+  'plug lead',
+  'plug leads',
+  'coil lead',
+  'coil leads',
 ] as const;
 export type Term = (typeof TERMS)[number];
 export type Vocabulary = Readonly<Record<Term, string>>;

@@ -1,6 +1,7 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { VOCABULARY_NAMES } from '@pondu/core/schema';
 import { afterEach, describe, expect, it } from 'vitest';
+import { ApiProblem } from '../api/problem.ts';
 import { CAUTIONS } from '../words/cautions.ts';
 import { AMERICAN } from './american.ts';
 import { inWords, speech } from './speech.ts';
@@ -18,6 +19,8 @@ describe('the words of a region', () => {
     ['An earthed lead, a carburettor', 'A grounded lead, a carburetor'],
     ['an aluminium head', 'an aluminum head'],
     ['Petrol, litres', 'Gasoline, liters'],
+    ['Plug leads off, a torch, jump leads', 'Plug wires off, a flashlight, jumper cables'],
+    ['The leads of the meter', 'The leads of the meter'],
     ['Carburettor 2: idle passages blocked', 'Carburetor 2: idle passages blocked'],
     // None of these is one of them: a meter, a word that holds one, a battery's pole.
     ['Volts at the meter, unearthly, petroleum', 'Volts at the meter, unearthly, petroleum'],
@@ -54,6 +57,12 @@ describe('what is drawn', () => {
     expect(screen.getByRole('region', { name: 'Gasoline tap' })).toBeTruthy();
     expect(screen.getByText('2 carburetors, one ground')).toBeTruthy();
     expect(screen.getByText('The owner: it earths through the bonnet')).toBeTruthy();
+  });
+  it('so are what the server refused, and why, also where no element shows them', () => {
+    speech.ofShop('american');
+    const refused = new ApiProblem(422, 'invalid', 'No petrol', [{ field: 'typed', message: 'An earth has no volts.' }]);
+    expect(refused.message).toBe('No gasoline');
+    expect(refused.fields).toEqual([{ field: 'typed', message: 'A ground has no volts.' }]);
   });
   it('is kept on the device for when there is no signal', () => {
     for (const name of VOCABULARY_NAMES) {
