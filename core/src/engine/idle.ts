@@ -1,7 +1,7 @@
 import type { Scene } from '../machine/scene.ts';
 import { IDLE } from '../machine/state.ts';
 import { logistic } from '../random/lcg.ts';
-import { idleRpm } from './manifold.ts';
+import { idleRpm } from './speeds.ts';
 import { burns } from './burns.ts';
 
 /** A third faster or slower than it was set is noticed; a logarithm. */

@@ -1,4 +1,3 @@
-import type { Fit } from '../schema/fit.ts';
 import { halved } from './halved.ts';
 import { AIR_GAS_CONSTANT, ATMOSPHERE } from '../fluids/index.ts';
 
@@ -54,9 +53,6 @@ export function idling(
   if (!(pascals < 0.9 * outside)) return { pascals: outside, rpm: 0 };
   return { pascals, rpm: airThrough(squareMetres, pascals, outside) / airTaken(litres, 1, pascals) };
 }
-
-/** Speed to which an idle is set: small engines faster. Rev/min. */
-export const idleRpm = ({ cylinders }: Pick<Fit, 'cylinders'>): number => (cylinders <= 2 ? 1200 : 850);
 
 /** The hole that a throttle leaves a sound engine to idle at a speed. Square metres. */
 export function idleHole(litres: number, rpm: number, outside = ATMOSPHERE): number {

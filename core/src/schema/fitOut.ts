@@ -152,6 +152,9 @@ export type TrailId = TrailFit['trail'];
 /** Heights above the sea at which engines are worked on, metres. */
 export const HEIGHTS = { least: -400, most: 5000 } as const;
 
+/** Speeds that engines idle at and may be driven to, rev/min. */
+export const SPEEDS = { idle: { least: 200, most: 2500 }, top: { least: 400, most: 14_000 } } as const;
+
 /** What is true of the whole machine, and which kind of each trail it has. */
 export const fitOutShape = z.object({
   volts: z.union([z.literal(6), z.literal(12), z.literal(24)]),
@@ -161,6 +164,9 @@ export const fitOutShape = z.object({
   compressionRatio: z.number().min(3).max(23),
   /** Swept volume; what is usual for so many cylinders when it is not given. */
   litres: z.number().min(0.03).max(15).optional(),
+  /** Rev/min at which it idles, and that it must not pass; what is usual for so many cylinders when not given. */
+  idleRpm: z.number().min(SPEEDS.idle.least).max(SPEEDS.idle.most).optional(),
+  topRpm: z.number().min(SPEEDS.top.least).max(SPEEDS.top.most).optional(),
   /** Height above the sea of the place where it works. */
   altitudeMetres: z.number().min(HEIGHTS.least).max(HEIGHTS.most).optional(),
   trails: z.array(trailFitSchema).min(1, 'Tell at least one trail.').max(8),
@@ -169,6 +175,10 @@ export const fitOutSchema = fitOutShape
   .refine(({ trails }) => new Set(trails.map((t) => t.trail)).size === trails.length, {
     path: ['trails'],
     message: 'A machine has one trail of each sort.',
+  })
+  .refine(({ idleRpm, topRpm }) => idleRpm === undefined || topRpm === undefined || idleRpm < topRpm, {
+    path: ['topRpm'],
+    message: 'Its top speed lies above its idle.',
   })
   .refine(
     ({ trails }) =>

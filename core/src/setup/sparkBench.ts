@@ -1,4 +1,6 @@
+import { idleRpm, topRpm } from '../engine/speeds.ts';
 import { figuresAt, figuresIfAny } from '../machine/figures.ts';
+import type { Fit } from '../schema/fit.ts';
 import { Scene } from '../machine/scene.ts';
 import type { MachineParams } from '../machine/known.ts';
 import type { MachineState } from '../machine/part.ts';
@@ -52,8 +54,9 @@ const TWICE_FROM = 22e3;
 const STEPS = 16;
 const HIGH_TENSION = ['coil-lead', 'rotor', 'lead-1', 'plug-1', 'plugs'];
 
-const speeds = (cylinders: number): number[] => {
-  const [from, to] = cylinders <= 2 ? [600, 7000] : [400, 5600];
+/** From half its idle to its top, rev/min. */
+const speeds = (fit: Fit): number[] => {
+  const [from, to] = [idleRpm(fit) / 2, topRpm(fit)];
   return Array.from({ length: STEPS + 1 }, (_v, k) => Math.round(from + ((to - from) * k) / STEPS));
 };
 
@@ -80,7 +83,7 @@ export function sparkBench(model: Model, tried: Tried = {}): SparkBench | null {
     const { availableVolts, requiredVolts, joules } = scene.spark('plug', state, 1);
     return { rpm, available: availableVolts, asked: requiredVolts, joules };
   };
-  const rows = speeds(machine.fit.cylinders).map((rpm) => row(runningAt(rpm), rpm));
+  const rows = speeds(machine.fit).map((rpm) => row(runningAt(rpm), rpm));
   const cranking = row(CRANKING, scene.see('rpm', CRANKING));
   const points = machine.partById.has('points') && machine.partById.has('coil');
   const closed = points ? scene.solve(KEY_ON_CLOSED) : undefined;

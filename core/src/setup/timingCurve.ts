@@ -1,3 +1,5 @@
+import { idleRpm, topRpm } from '../engine/speeds.ts';
+import type { Fit } from '../schema/fit.ts';
 import { figuresIfAny } from '../machine/figures.ts';
 import type { JobEvent } from '../schema/job.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
@@ -119,7 +121,7 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
   const { model, weigher } = tracer;
   const { machine } = model;
   if (!machine.partById.has(BODY)) return null;
-  const rpms = speedsOf(machine.fit.cylinders);
+  const rpms = speedsOf(machine.fit);
   const bandAt = (hose: 'on' | 'off') =>
     rpms.map((rpm) => {
       const { low, high } = weigher.bands.of(weigher.learn(lightProbe(rpm, hose))!);
@@ -192,9 +194,10 @@ function weightsOf(model: Model): TimingCurve['weights'] {
   return { now, idleRpm: new Scene(model.machine, params).see('idles', IDLE).rpm };
 }
 
-/** Where the curve is drawn, rev/min: from under idle to beyond the weights' stop. */
-function speedsOf(cylinders: number): number[] {
-  const [from, to] = cylinders <= 2 ? [800, 5000] : [500, 3600];
+/** Where the curve is drawn, rev/min: from under idle to beyond the weights' stop, as far as it may be driven. */
+function speedsOf(fit: Fit): number[] {
+  const [low, high] = fit.cylinders <= 2 ? [800, 5000] : [500, 3600];
+  const [from, to] = [Math.min(low, 0.6 * idleRpm(fit)), Math.min(high, topRpm(fit))];
   return Array.from({ length: STEPS + 1 }, (_v, k) => Math.round(from + ((to - from) * k) / STEPS));
 }
 

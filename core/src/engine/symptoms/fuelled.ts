@@ -1,6 +1,6 @@
 import { logistic } from '../../random/lcg.ts';
 import { FAST, IDLE } from '../../machine/state.ts';
-import { idleRpm } from '../manifold.ts';
+import { idleRpm } from '../speeds.ts';
 import { sparksMissing, starts } from '../howItRuns.ts';
 import { idlesWrong } from '../idle.ts';
 import { burns } from '../burns.ts';

@@ -1,6 +1,7 @@
 import { figuresAt, figuresIfAny } from '../../machine/figures.ts';
 import { outsideOf } from '../../engine/altitude.ts';
-import { idleHole, idleRpm, idling, pressureAtSpeed, type Idling } from '../../engine/manifold.ts';
+import { idleHole, idling, pressureAtSpeed, type Idling } from '../../engine/manifold.ts';
+import { idleRpm } from '../../engine/speeds.ts';
 import { burns } from '../../engine/burns.ts';
 import { squeezed } from '../../engine/squeeze.ts';
 import { logistic } from '../../random/lcg.ts';

@@ -1,10 +1,11 @@
+import { heldRpm, idleRpm, slowedBy } from '../../engine/speeds.ts';
 import type { Fit } from '../../schema/fit.ts';
 
 type Kind = NonNullable<Fit['charge']>['kind'];
 
-/** Speeds of the engine, rev/min: small ones idle and are held faster. */
+/** Speeds of the engine, rev/min. */
 export const engineRpm = (fit: Fit, speed: 'idle' | 'fast' = 'idle'): number =>
-  fit.cylinders <= 2 ? (speed === 'idle' ? 1300 : 4500) : speed === 'idle' ? 850 : 2400;
+  speed === 'fast' ? heldRpm(fit) : idleRpm(fit);
 
 /** What a sound machine of a kind is like. Volts are of a phase, effective; of a commutator's machine direct. */
 export interface Making {
@@ -32,16 +33,19 @@ export function mostAmps(kind: Kind, fit: Fit): number {
 /**
  * Typical figures of twelve volts: a generator of 22 A that cuts in above idle, an alternator of 40 A, three phases
  * under a flywheel of 15 A with 15–25 V a thousand rev/min between open legs, one phase of 8 A [10]. Other voltages
- * scale volts up and amperes down.
+ * scale volts up and amperes down; a slow engine has a pulley or windings that give as much at its own speed.
  */
 export function makingOf(kind: Kind, fit: Fit): Making {
   const v = fit.volts / 12;
-  const { volts, amps, ohms, diodeVolts, ...shape } = OF_TWELVE[kind];
+  const { volts: ofTwelve, amps, ohms, diodeVolts, ratio, winding } = OF_TWELVE[kind];
+  const belted = ratio !== 1;
+  const volts = ofTwelve * v * (belted ? 1 : slowedBy(fit));
   return {
-    ...shape,
-    voltsPerRpm: volts * v,
+    winding,
+    ratio: ratio * (belted ? slowedBy(fit) : 1),
+    voltsPerRpm: volts,
     ohms: ohms * v ** 2,
-    reactancePerRpm: amps === undefined ? 0 : (volts * v) / (amps / v),
+    reactancePerRpm: amps === undefined ? 0 : volts / (amps / v),
     diodeVolts: kind === 'stator-single' && fit.charge?.wave === 'half' ? ONE_DIODE : diodeVolts,
   };
 }

@@ -1,7 +1,8 @@
 import { figuresAt, figuresIfAny, type PartId } from '../../machine/figures.ts';
 import { outsideOf } from '../../engine/altitude.ts';
 import { pressed, SHUT_BEFORE, type Pressed } from '../../engine/compressing.ts';
-import { idleHole, idleRpm } from '../../engine/manifold.ts';
+import { idleHole } from '../../engine/manifold.ts';
+import { idleRpm } from '../../engine/speeds.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import { idOf } from '../../machine/numbered.ts';
 import type { Offers } from '../../machine/observed.ts';

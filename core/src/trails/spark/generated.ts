@@ -5,7 +5,8 @@ import type { NodeName } from '../../network/index.ts';
 import type { MachineState } from './parts/index.ts';
 import type { Known } from '../../machine/known.ts';
 
-const IDLE_RPM = 800;
+/** Where nobody told its idle: those with magnetos are slow. Rev/min. */
+const MAGNETO_IDLE_RPM = 800;
 
 /** The magnets that turn: a flywheel's, or a magneto's own rotor. */
 export const magnetsOf = ({ params }: Known): PartFigures['flywheel'] | PartFigures['magnet-rotor'] =>
@@ -23,7 +24,12 @@ const LEAST_RPM = 5;
 /** What a trail of magnets tells besides its sparks; `slip` is by how much its key has sheared, degrees of the crank. */
 export const magnetOffers = (fit: Fit, slip: (scene: Known, state: MachineState) => number): Offers => ({
   degreesOff: slip,
-  rpm: (scene, state) => (state.key === 'run' ? IDLE_RPM : state.key === 'crank' ? scene.see('crankingRpm', state) : 0),
+  rpm: (scene, state) =>
+    state.key === 'run'
+      ? (fit.idleRpm ?? MAGNETO_IDLE_RPM)
+      : state.key === 'crank'
+        ? scene.see('crankingRpm', state)
+        : 0,
   // What the cord, the hand or a starter that nobody has told gives.
   ...(fit.crank ? {} : { crankingRpm: (scene: Known) => magnetsOf(scene).crankRpm }),
 });

@@ -158,6 +158,20 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
           {...register('fitOut.litres')}
         />
         <TextField
+          label="Idle speed, rev/min"
+          inputMode="numeric"
+          placeholder="what is usual"
+          error={errors.fitOut?.idleRpm?.message}
+          {...register('fitOut.idleRpm')}
+        />
+        <TextField
+          label="Top speed, rev/min"
+          inputMode="numeric"
+          placeholder="what is usual"
+          error={errors.fitOut?.topRpm?.message}
+          {...register('fitOut.topRpm')}
+        />
+        <TextField
           label={heightLabelled('Height where it works')}
           inputMode="decimal"
           placeholder="by the sea"

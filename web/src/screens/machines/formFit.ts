@@ -14,6 +14,7 @@ import {
   type FitOut,
   type TrailFit,
   HEIGHTS,
+  SPEEDS,
 } from '@pondu/core/schema';
 import { z } from 'zod';
 import { typedNumber } from '../../ui/useDraftForm.ts';
@@ -50,65 +51,74 @@ const height = z.string().transform((text, context) => {
   return z.NEVER;
 });
 
+const speed = ({ least, most }: { least: number; most: number }) =>
+  mayBe(`rev/min, from ${least} to ${most}, or nothing.`, least, most);
+
 /** One field beside the other, numbers as typed. */
-const fields = fitOutShape.omit({ trails: true, litres: true, altitudeMetres: true }).extend({
-  ...sparkOptions.shape,
-  sparks: yesNo,
-  layout: z.enum(SPARK_KINDS),
-  volts: z.enum(['6', '12', '24']).transform((v) => Number(v) as FitOut['volts']),
-  cylinders: z.enum(['1', '2', '3', '4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
-  ballast: z.enum(['none', 'external', 'bypassed']),
-  fused: yesNo,
-  suppressor: yesNo,
-  resistorPlugs: asked,
-  marine: yesNo,
-  compressionRatio: typedNumber('a number from 3 to 23, such as 8.5.', 3, 23),
-  litres: mayBe('litres, from 0.03 to 15, or nothing.', 0.03, 15),
-  // A draft from before this was asked does not have it.
-  altitude: height.prefault(''),
-  crank: maybe(CRANK_KINDS),
-  interlocks: z.string(),
-  heat: z.enum(['plugs', 'intake heater']),
-  isolator: asked,
-  decompressor: asked,
-  charge: maybe(CHARGE_KINDS),
-  field: z.enum(['A', 'B']),
-  wave: z.enum(['half', 'full']),
-  control: z.enum(['shunt', 'series']),
-  tells: z.enum(['lamp', 'ammeter', 'nothing']),
-  // A draft from before these were asked has none of them.
-  fuel: maybe(FUEL_KINDS).default(''),
-  timing: maybe(TIMING_KINDS).default(''),
-  stop: maybe(STOP_KINDS).default(''),
-  air: maybe(AIR_KINDS).default(''),
-  compression: maybe(COMPRESSION_KINDS).default(''),
-  cooling: z.enum(['water', 'air']).default('water'),
-  reeds: asked,
-  accelerator: asked,
-  mixed: asked,
-  breather: asked,
-  servo: asked,
-  governor: asked,
-  idleCutOff: asked,
-  vacuumTap: asked,
-  carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
-  sealed: asked,
-  enriching: z.enum(['choke', 'enricher']).default('choke'),
-  loads: z
-    .array(
-      z.object({
-        label: chargeOptions.shape.loads.unwrap().element.shape.label,
-        watts: typedNumber('watts, from 0 to 2000.', 0, 2000),
-      }),
-    )
-    .max(12, 'Twelve at most.'),
-});
+const fields = fitOutShape
+  .omit({ trails: true, litres: true, altitudeMetres: true, idleRpm: true, topRpm: true })
+  .extend({
+    ...sparkOptions.shape,
+    sparks: yesNo,
+    layout: z.enum(SPARK_KINDS),
+    volts: z.enum(['6', '12', '24']).transform((v) => Number(v) as FitOut['volts']),
+    cylinders: z.enum(['1', '2', '3', '4', '6', '8']).transform((v) => Number(v) as FitOut['cylinders']),
+    ballast: z.enum(['none', 'external', 'bypassed']),
+    fused: yesNo,
+    suppressor: yesNo,
+    resistorPlugs: asked,
+    marine: yesNo,
+    compressionRatio: typedNumber('a number from 3 to 23, such as 8.5.', 3, 23),
+    litres: mayBe('litres, from 0.03 to 15, or nothing.', 0.03, 15),
+    // A draft from before these were asked has none of them.
+    idleRpm: speed(SPEEDS.idle).prefault(''),
+    topRpm: speed(SPEEDS.top).prefault(''),
+    altitude: height.prefault(''),
+    crank: maybe(CRANK_KINDS),
+    interlocks: z.string(),
+    heat: z.enum(['plugs', 'intake heater']),
+    isolator: asked,
+    decompressor: asked,
+    charge: maybe(CHARGE_KINDS),
+    field: z.enum(['A', 'B']),
+    wave: z.enum(['half', 'full']),
+    control: z.enum(['shunt', 'series']),
+    tells: z.enum(['lamp', 'ammeter', 'nothing']),
+    // A draft from before these were asked has none of them.
+    fuel: maybe(FUEL_KINDS).default(''),
+    timing: maybe(TIMING_KINDS).default(''),
+    stop: maybe(STOP_KINDS).default(''),
+    air: maybe(AIR_KINDS).default(''),
+    compression: maybe(COMPRESSION_KINDS).default(''),
+    cooling: z.enum(['water', 'air']).default('water'),
+    reeds: asked,
+    accelerator: asked,
+    mixed: asked,
+    breather: asked,
+    servo: asked,
+    governor: asked,
+    idleCutOff: asked,
+    vacuumTap: asked,
+    carburettors: z.enum(['1', '2', '3', '4']).default('1').transform(Number),
+    sealed: asked,
+    enriching: z.enum(['choke', 'enricher']).default('choke'),
+    loads: z
+      .array(
+        z.object({
+          label: chargeOptions.shape.loads.unwrap().element.shape.label,
+          watts: typedNumber('watts, from 0 to 2000.', 0, 2000),
+        }),
+      )
+      .max(12, 'Twelve at most.'),
+  });
 /** A fit-out as the form holds it; read, it is the fit-out itself. */
 export const formFit = fields.transform((f): FitOut => {
-  const { volts, earth, cylinders, marine, compressionRatio, litres, altitude } = f;
+  const { volts, earth, cylinders, marine, compressionRatio, litres, idleRpm, topRpm, altitude } = f;
   return {
     ...{ volts, earth, cylinders, marine, compressionRatio },
     ...(litres === undefined ? {} : { litres }),
+    ...(idleRpm === undefined ? {} : { idleRpm }),
+    ...(topRpm === undefined ? {} : { topRpm }),
     ...(altitude === undefined ? {} : { altitudeMetres: altitude }),
     trails: [
       ...sparkTrail(f),
@@ -199,6 +209,8 @@ export const chargeAsks = (kind: TypedFit['charge']) => ({
 
 const typedYes = (there: boolean | undefined) => (there ? 'true' : 'false');
 
+const typedOrNot = (value: number | undefined) => (value === undefined ? '' : String(value));
+
 /** A fit-out laid out for the form. */
 export function typedFit(fitOut: FitOut): TypedFit {
   const { crank, charge, spark, fuel, timing, stop, air, compression, ...f } = fitOf(fitOut);
@@ -208,7 +220,9 @@ export function typedFit(fitOut: FitOut): TypedFit {
     cylinders: `${f.cylinders}`,
     marine: typedYes(f.marine),
     compressionRatio: String(f.compressionRatio),
-    litres: fitOut.litres === undefined ? '' : String(fitOut.litres),
+    litres: typedOrNot(fitOut.litres),
+    idleRpm: typedOrNot(fitOut.idleRpm),
+    topRpm: typedOrNot(fitOut.topRpm),
     altitude: fitOut.altitudeMetres === undefined ? '' : typedHeight(fitOut.altitudeMetres),
     sparks: spark ? 'true' : 'false',
     layout: spark ?? 'battery-points',

@@ -158,8 +158,10 @@ describe('a machine by what one sees', () => {
       { trail: 'compression', kind: 'two-stroke', options: { cooling: 'air', reeds: true } },
     ]);
     expect(formFit.parse(typedFit(fitOut as FitOut))).toEqual(fitOut);
-    const high = { ...(fitOut as FitOut), altitudeMetres: 1480 };
-    expect(formFit.parse(typedFit(high))).toEqual(high);
+    const told = { ...(fitOut as FitOut), altitudeMetres: 1480, idleRpm: 480, topRpm: 1800 };
+    expect(formFit.parse(typedFit(told))).toEqual(told);
+    const wrong = formFit.safeParse({ ...typedFit(told), topRpm: 'fast' }).error?.issues[0];
+    expect(wrong).toMatchObject({ path: ['topRpm'], message: '“fast”: rev/min, from 400 to 14000, or nothing.' });
   });
   it('keeps every option that a trail may have, also one added tomorrow: read from the schemas themselves', () => {
     const yes = (shape: Readonly<Record<string, z.ZodType>>) =>

@@ -1,3 +1,4 @@
+import { atSpeed } from '../../../engine/speeds.ts';
 import { figuresAt, figuresIfAny } from '../../../machine/figures.ts';
 import type { Scene } from '../../../machine/scene.ts';
 import { looking, type Check, type CheckMaker } from '../../../machine/check.ts';
@@ -44,7 +45,7 @@ const measured: CheckMaker = (machine) =>
           id: 'air-vacuum-fast',
           station: EXHAUST,
           label: 'Vacuum gauge, held at speed for half a minute',
-          set: 'Engine warm, held at speed without a load.',
+          set: `Engine warm, held ${atSpeed(machine.fit, FAST)} without a load.`,
           touch: 'Gauge as before; watch it for half a minute.',
           watch: 'As at idle or more, and it stays. Falls away: the exhaust is blocked.',
           instrument: 'pressure gauge',

@@ -1,5 +1,6 @@
 import { outsideOf } from '../../../engine/altitude.ts';
-import { idleHole, idleRpm, idling } from '../../../engine/manifold.ts';
+import { idleHole, idling } from '../../../engine/manifold.ts';
+import { idleRpm } from '../../../engine/speeds.ts';
 import { burns } from '../../../engine/burns.ts';
 import { lameCylinders } from '../../../engine/squeeze.ts';
 import { looking, type CheckMaker } from '../../../machine/check.ts';

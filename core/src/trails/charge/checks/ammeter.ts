@@ -15,7 +15,7 @@ export const dashAmmeter: CheckMaker = (machine) => {
   if (charge?.tells !== 'ammeter' || !machine.offers.chargeAmps) return [];
   const scale = 12 / volts;
   const at = (id: string, label: string, words: string, state: MachineState, watch: string) => ({
-    ...running(machine, words, state),
+    ...running(machine, state, words),
     id,
     station: 'battery',
     label,
@@ -39,14 +39,14 @@ export const dashAmmeter: CheckMaker = (machine) => {
     at(
       'charge-ammeter-fast',
       'Ammeter on the dash, at speed, all off',
-      'at speed, all off',
+      'all off',
       FAST,
       'On the side of charge, and slowly back as the battery fills.',
     ),
     at(
       'charge-ammeter-loaded',
       'Ammeter on the dash, at speed, all on',
-      'at speed, all on',
+      'all on',
       LOADED,
       'Still on the side of charge. On the other: less is given than taken.',
     ),

@@ -27,7 +27,7 @@ const feeding = (
   own: Pick<Check, 'id' | 'station' | 'label' | 'touch' | 'watch' | 'needs'>,
   able: (scene: Scene) => boolean,
 ): Check => ({
-  ...running(machine, 'a little above idle', FAST),
+  ...running(machine, FAST),
   set: 'Engine a little above idle, lamps and radio off, meter on the battery. Two seconds, no more.',
   instrument: 'eyes',
   words: ['rise', 'no change'],
@@ -141,7 +141,7 @@ export const fieldWireChecks: CheckMaker = (machine) => {
       cautions: [],
     },
     {
-      ...running(machine, 'at speed, all off', FAST),
+      ...running(machine, FAST, 'all off'),
       id: 'charge-field-volts',
       station: SOURCE,
       label: 'Volts at the generator’s field terminal, at speed',

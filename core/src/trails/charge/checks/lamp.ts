@@ -52,7 +52,7 @@ export const chargeLampStates: CheckMaker = (machine) => {
       'charge-lamp-run',
       'Charge lamp, running at speed',
       FAST,
-      running(machine, 'at speed', FAST),
+      running(machine, FAST),
       'Out. Lit: no charge. A glow: a diode, or a drop between its two sides.',
     ),
   ];

@@ -26,7 +26,7 @@ export const ripple: CheckMaker = (machine) =>
   kindOf(machine) === 'alternator'
     ? [
         {
-          ...running(machine, 'at speed, all on', LOADED),
+          ...running(machine, LOADED, 'all on'),
           id: 'charge-ripple',
           station: SOURCE,
           label: 'AC volts at the alternator, at speed, all on',
@@ -117,7 +117,7 @@ export const generatorChecks: CheckMaker = (machine) =>
   kindOf(machine) === 'generator'
     ? [
         {
-          ...running(machine, 'at speed, field wire off', FAST),
+          ...running(machine, FAST, 'field wire off'),
           id: 'charge-residual',
           station: SOURCE,
           label: 'Generator volts, field wire off, at speed',

@@ -37,7 +37,7 @@ export const statorLegs: CheckMaker = (machine) => {
   const legs: readonly (readonly number[])[] = three ? LEGS : [[1]];
   const name = (l: readonly number[]) => (three ? `between phases ${l.join(' and ')}` : 'of the coil');
   const legOpen = (l: readonly number[], state: MachineState): Check => ({
-    ...running(machine, `${state === FAST ? 'at speed' : 'at its idle'}, stator connector apart`, state),
+    ...running(machine, state, 'stator connector apart'),
     id: `charge-leg-volts-${state === FAST ? 'fast-' : ''}${l.join('-')}`,
     station: SOURCE,
     label: `AC volts ${name(l)}, open, ${state === FAST ? 'at speed' : 'idling'}`,
@@ -134,7 +134,7 @@ export const lampsAlone: CheckMaker = (machine) =>
   machine.partById.has('lamps')
     ? [
         {
-          ...running(machine, 'at speed', FAST),
+          ...running(machine, FAST),
           id: 'charge-lamps-volts',
           station: 'charge-wire',
           label: 'AC volts at the lamp’s terminal, at speed',

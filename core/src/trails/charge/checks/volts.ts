@@ -1,3 +1,4 @@
+import { atSpeed } from '../../../engine/speeds.ts';
 import { figuresAt } from '../../../machine/figures.ts';
 import { FAST, IDLE, KEY_OFF, LOADED } from '../../../machine/state.ts';
 import { block, earthPost, nodeOf, touch, type Check, type CheckMaker } from '../../../machine/check.ts';
@@ -10,10 +11,10 @@ import { REGULATOR, REGULATOR_EARTH, SOURCE } from '../making.ts';
 const RUNNING_CAUTIONS = ['charging battery', 'rotating parts', 'exhaust gas'] as const;
 export const running = (
   machine: Machine,
-  words: string,
   state: MachineState,
+  ...words: readonly string[]
 ): Pick<Check, 'set' | 'state' | 'opens' | 'cautions'> => ({
-  set: `Engine running ${words}, out of doors or with the exhaust led away.`,
+  set: `Engine running ${[atSpeed(machine.fit, state), ...words].join(', ')}, out of doors or with the exhaust led away.`,
   state,
   opens: [],
   cautions: [...RUNNING_CAUTIONS, ...(machine.fit.marine ? (['marine'] as const) : [])],
@@ -28,7 +29,7 @@ export const chargeVolts: CheckMaker = (machine) => {
   const posts = touch(machine, 'post', earthPost(machine));
   const live = nodeOf(machine, SOURCE, 'a');
   const battery = (id: string, label: string, words: string, state: MachineState, watch: string): Check => ({
-    ...running(machine, words, state),
+    ...running(machine, state, words),
     id,
     station: 'battery',
     label,
@@ -43,26 +44,26 @@ export const chargeVolts: CheckMaker = (machine) => {
     battery(
       'charge-idle',
       'Battery volts, idling',
-      'at its idle, all off',
+      'all off',
       IDLE,
       'Above what it had at rest, from the speed at which it cuts in.',
     ),
     battery(
       'charge-fast',
       'Battery volts at speed, all off',
-      'at speed, all off',
+      'all off',
       FAST,
       `About ${set} V. Much more boils the battery; as at rest: nothing arrives.`,
     ),
     battery(
       'charge-loaded',
       'Battery volts at speed, all on',
-      'at speed, lamps and everything else on',
+      'lamps and everything else on',
       LOADED,
       'Falls a little; below the rest volts the machine gives less than is taken.',
     ),
     {
-      ...running(machine, 'at speed, all on', LOADED),
+      ...running(machine, LOADED, 'all on'),
       id: 'charge-source',
       station: SOURCE,
       label: `Volts at the ${sourceName(machine)}’s own terminal, at speed`,
@@ -74,7 +75,7 @@ export const chargeVolts: CheckMaker = (machine) => {
       needs: [SOURCE],
     },
     {
-      ...running(machine, 'at speed, all on', LOADED),
+      ...running(machine, LOADED, 'all on'),
       id: 'charge-drop',
       station: 'charge-wire',
       label: 'Voltage drop along the charge wire, at speed, all on',
@@ -85,7 +86,7 @@ export const chargeVolts: CheckMaker = (machine) => {
       minutes: 1.5,
     },
     {
-      ...running(machine, 'at speed, all on', LOADED),
+      ...running(machine, LOADED, 'all on'),
       id: 'charge-amps',
       station: 'charge-wire',
       label: 'Current in the charge wire, at speed, all on',
@@ -97,7 +98,7 @@ export const chargeVolts: CheckMaker = (machine) => {
       minutes: 1.2,
     },
     {
-      ...running(machine, 'at speed, all off', FAST),
+      ...running(machine, FAST, 'all off'),
       id: 'charge-takes',
       station: 'battery',
       label: 'Current into the battery, at speed',
@@ -111,7 +112,7 @@ export const chargeVolts: CheckMaker = (machine) => {
     ...(machine.fit.charge?.kind === 'alternator-apart'
       ? [
           {
-            ...running(machine, 'at speed, all on', LOADED),
+            ...running(machine, LOADED, 'all on'),
             id: 'charge-sense-drop',
             station: REGULATOR,
             label: 'Voltage drop, battery to the regulator’s sense wire',
@@ -127,7 +128,7 @@ export const chargeVolts: CheckMaker = (machine) => {
     ...(machine.partById.has(REGULATOR_EARTH)
       ? [
           {
-            ...running(machine, 'at speed, all on', LOADED),
+            ...running(machine, LOADED, 'all on'),
             id: 'charge-regulator-earth',
             station: REGULATOR_EARTH,
             label: 'Voltage drop, regulator’s case to the battery’s earth',

@@ -1,6 +1,7 @@
 import { burns } from '../../../engine/burns.ts';
 import { firesInTime } from '../../../engine/howItRuns.ts';
 import { cylinderFires } from '../../../engine/squeeze.ts';
+import { atSpeed } from '../../../engine/speeds.ts';
 import { sparkWords } from '../../../instruments/sparkTester.ts';
 import type { CheckMaker } from '../../../machine/check.ts';
 import type { Scene } from '../../../machine/scene.ts';
@@ -179,7 +180,7 @@ export const fuelOrNot: CheckMaker = (machine) =>
               station: 'fuel-jets',
               label:
                 speed === 'idle' ? 'Idling: the intake half shut by hand' : 'At speed: the intake half shut by hand',
-              set: `Engine warm, running ${speed === 'idle' ? 'at its idle, or as near as it will' : 'at speed'}, filter off.`,
+              set: `Engine warm, running ${atSpeed(machine.fit, state)}${speed === 'idle' ? ', or as near as it will' : ''}, filter off.`,
               touch: 'A board over half of the intake, or the choke drawn slowly; fingers and sleeves away from it.',
               watch: 'Picks up: it was too weak. Worse at once: it is right or too rich; smokes black: too rich.',
               words: ['picks up', 'slows down', 'smokes and stops'],

@@ -1,3 +1,4 @@
+import { atSpeed } from '../../../engine/speeds.ts';
 import type { CautionId, Check, CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import { CRANKING, FAST, IDLE } from '../../../machine/state.ts';
@@ -30,7 +31,7 @@ export const timingLight: CheckMaker = (machine) => {
     ...(state === IDLE ? { figure: `${BODY}.baseDegrees` } : {}),
     station,
     label,
-    set: `Engine warm, ${state.speed === 'fast' ? 'held at speed' : state.key === 'crank' ? 'turned by its starter' : 'at its idle'}${pod ? `, vacuum advance hose ${hose}${hose === 'off' ? ' and plugged' : ''}` : ''}.`,
+    set: `Engine warm, ${state.key === 'crank' ? 'turned by its starter' : atSpeed(machine.fit, state)}${pod ? `, vacuum advance hose ${hose}${hose === 'off' ? ' and plugged' : ''}` : ''}.`,
     touch: TOUCH,
     watch,
     instrument: 'timing light',

@@ -1,3 +1,4 @@
+import { slowedBy, topRpm } from '../../../engine/speeds.ts';
 import { between, type FaultMode, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
 const angle = <Id extends string>(id: Id, label: string, low: number, high: number, hidden = false): PlateSpec<Id> => ({
@@ -9,6 +10,8 @@ const angle = <Id extends string>(id: Id, label: string, low: number, high: numb
   most: 60,
   ...(hidden ? { hidden: true } : {}),
 });
+/** Of an engine's top speed: by then its weights are out. */
+const OUT_BY = 0.9;
 const speed = <Id extends string>(
   id: Id,
   label: string,
@@ -18,9 +21,11 @@ const speed = <Id extends string>(
   id,
   label,
   dimension: 'speed',
-  typical: ({ cylinders }) => {
-    const [low, high] = cylinders <= 2 ? twin : more;
-    return { low, high };
+  typical: (fit) => {
+    const [low, high] = fit.cylinders <= 2 ? twin : more;
+    // A slow engine's weights come sooner, and stand at their stop before its governor holds it.
+    const sooner = Math.min(1 / slowedBy(fit), (OUT_BY * topRpm(fit)) / high);
+    return { low: low * sooner, high: high * sooner };
   },
   reach: 4,
 });
