@@ -19,6 +19,7 @@ import { PointsBench } from '../setUp/PointsBench.tsx';
 import { RoadBench } from '../setUp/RoadBench.tsx';
 import { SheetBench } from '../setUp/SheetBench.tsx';
 import { TimingBench } from '../setUp/TimingBench.tsx';
+import { TimingUntold } from '../setUp/TimingUntold.tsx';
 import { TopBench } from '../setUp/TopBench.tsx';
 import { BenchCare } from './Cautions.tsx';
 import type { JobPlace } from './place.ts';
@@ -79,9 +80,17 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
     ...(view.cap
       ? [{ id: 'leads', label: 'Firing order', shown: <LeadsBench stored={stored} machine={machine} /> }]
       : []),
-    ...(view.timing
+    ...(view.timing || view.bench
       ? [
-          { id: 'timing', label: 'Timing', shown: <TimingBench stored={stored} timing={view.timing} /> },
+          {
+            id: 'timing',
+            label: 'Timing',
+            shown: view.timing ? (
+              <TimingBench stored={stored} timing={view.timing} />
+            ) : (
+              <TimingUntold machineId={stored.machineId} />
+            ),
+          },
           { id: 'road', label: 'Road test', shown: <RoadBench stored={stored} house={house} /> },
         ]
       : []),

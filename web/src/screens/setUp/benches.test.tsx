@@ -16,6 +16,7 @@ import { LeadsBench } from './LeadsBench.tsx';
 import { PointsBench } from './PointsBench.tsx';
 import { RoadBench } from './RoadBench.tsx';
 import { TimingBench } from './TimingBench.tsx';
+import { TimingUntold } from './TimingUntold.tsx';
 
 const sent: { path: string; body: unknown }[] = [];
 beforeEach(() => {
@@ -37,6 +38,35 @@ const statuses = () =>
     .getAllByRole('status')
     .map((s) => s.textContent)
     .join(' ');
+
+describe('timing that nobody told', () => {
+  it('is told here with one tap, beside the trails that are told', async () => {
+    const kept = { id: 'machine-1', version: 7, updatedAt: '', awayAt: null, machine };
+    vi.stubGlobal('fetch', (path: string, init: RequestInit = {}) => {
+      if (init.method === 'PUT')
+        sent.push({
+          path,
+          body: { ...(JSON.parse(String(init.body)) as object), of: new Headers(init.headers).get('if-match') },
+        });
+      return Promise.resolve(new Response(JSON.stringify(kept), { status: 200 }));
+    });
+    shown(<TimingUntold machineId="machine-1" />);
+    const tell = screen.getByRole('button', { name: 'Tell it' });
+    expect(tell).toHaveProperty('disabled', true);
+    await userEvent.click(screen.getByRole('radio', { name: /^By weights and springs/ }));
+    await vi.waitFor(() => expect(tell).toHaveProperty('disabled', false));
+    await userEvent.click(tell);
+    await vi.waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      path: '/api/machines/machine-1',
+      body: {
+        name: machine.name,
+        of: '"7"',
+        fitOut: { trails: [...machine.fitOut.trails, { trail: 'timing', kind: 'weights', options: {} }] },
+      },
+    });
+  });
+});
 
 describe('edge gap', () => {
   const magneto = storedMachineSchema.parse({
