@@ -61,7 +61,7 @@ describe('the setting bench', () => {
     await sees(page, 'Most likely: weights and springs, seized: no advance');
     await fill(page, 'Total wanted, degrees', '32');
     await page.waitForFunction(() =>
-      document.body.innerText.includes('It gains 5° from idle to fast: set 27° at idle.'),
+      document.body.innerText.includes('It gains 5° from idle to speed: set 27° at idle.'),
     );
     expect(await axe(page)).toEqual([]);
     await go(page, '/jobs/coupe-1/trace');

@@ -9,8 +9,6 @@ await ensureInstalled();
 await ensureDebian({ [CHROMIUM]: 'chromium' });
 await ensureBuilt();
 const { default: puppeteer } = await import('puppeteer-core');
-const { tsImport } = await import('tsx/esm/api');
-const { understands } = await tsImport('../e2e/understands.ts', import.meta.url);
 
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
@@ -87,10 +85,20 @@ async function opened({ theme = 'light', size = WIDE } = {}) {
   // The first pictures wait until the workshop has worked its machines out.
   page.setDefaultTimeout(180_000);
   await page.evaluateOnNewDocument((t) => localStorage.setItem('pondu.theme', t), theme);
-  await page.evaluateOnNewDocument(understands);
   return page;
 }
 const sees = (page, text) => page.waitForFunction((t) => document.body.innerText.includes(t), {}, text);
+/** Wherever it stands on the page, once it can be pressed. */
+const pressed = (page, name) =>
+  page.waitForFunction(
+    (n) => {
+      const button = [...document.querySelectorAll('button')].find((b) => b.textContent === n && !b.disabled);
+      button?.click();
+      return button !== undefined;
+    },
+    { polling: 200 },
+    name,
+  );
 async function taken(page, name) {
   // Until every bay and ruler has been worked out.
   await page.waitForFunction(() => !/Working (it|out)/.test(document.body.innerText), { timeout: 300_000 });
@@ -122,7 +130,8 @@ for (const [name, path, text, { typed, ...how }] of SHOTS) {
   await page.goto(`${url}/jobs/van-2/trace?check=battery-rest`);
   await page.waitForSelector('#reading');
   await page.type('#reading', '12.5');
-  await page.keyboard.press('Enter');
+  await pressed(page, 'Understood');
+  await pressed(page, 'Save reading');
   await sees(page, '2 entries wait');
   await page.goto(`${url}/waiting`);
   await sees(page, 'Waiting to go up');

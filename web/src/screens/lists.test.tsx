@@ -88,7 +88,7 @@ describe('the bays', () => {
     bays([row(), row({ id: 'job-2', machineName: 'Launch', summary: null })]);
     shown(<BaysPage />);
     const first = (await screen.findByText('Grey saloon')).closest('li')!;
-    expect(first.textContent).toContain('Coil: burnt out');
+    expect(first.textContent).toContain('Coil burnt out');
     expect(first.textContent).toContain('Replace the coil');
     expect(within(first).getByRole('img').getAttribute('aria-label')).toBe('1 of 2 stations proven, lost at Coil');
     const second = (await screen.findByText('Launch')).closest('li')!;

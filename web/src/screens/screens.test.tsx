@@ -14,7 +14,7 @@ import { HouseForm } from './shop/HouseForm.tsx';
 // What the worker works out of a machine whose regulator is no longer made.
 vi.mock('../tracer/useTracer.ts', async (real) => ({
   ...(await real<object>()),
-  useAdvice: () => ({ data: { ways: [{ way: { id: 'three-shunt', label: 'All three legs, shunt unit' } }] } }),
+  useAdvice: () => ({ data: { ways: [{ way: { id: 'three-shunt', label: 'All three phases, shunt unit' } }] } }),
   useReady: vi.fn(),
 }));
 

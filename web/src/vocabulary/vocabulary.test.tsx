@@ -60,7 +60,9 @@ describe('what is drawn', () => {
   });
   it('so are what the server refused, and why, also where no element shows them', () => {
     speech.ofShop('american');
-    const refused = new ApiProblem(422, 'invalid', 'No petrol', [{ field: 'typed', message: 'An earth has no volts.' }]);
+    const refused = new ApiProblem(422, 'invalid', 'No petrol', [
+      { field: 'typed', message: 'An earth has no volts.' },
+    ]);
     expect(refused.message).toBe('No gasoline');
     expect(refused.fields).toEqual([{ field: 'typed', message: 'A ground has no volts.' }]);
   });

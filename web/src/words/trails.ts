@@ -19,7 +19,7 @@ export const tellable = (trail: TrailName): boolean => TELLABLE.includes(trail);
 export const LOOK_THERE: Readonly<Record<TrailName, string>> = {
   spark: 'A tester on every plug lead while it is turned.',
   crank: 'Volts at the starter while the key is at start.',
-  charge: 'Volts at the battery at rest, idling and fast.',
+  charge: 'Volts at the battery at rest, idling and at speed.',
   fuel: 'Is there fuel in the bowl, fresh and without water? A whiff in the intake that makes it cough points here.',
   air: 'A leak at gasket or hose, a blocked filter, the plates of the throttle: listen, and hold a hand over the intake.',
   timing: 'The mark against the piston’s top, the chain or key, the advance by hand.',

@@ -37,7 +37,7 @@ export function Bay({ row }: { row: JobRow }) {
           ) : bay.lost ? (
             <>
               <span className="font-semibold text-lost">
-                {bay.lost.part}: {bay.lost.how}
+                {bay.lost.part} {bay.lost.how}
               </span>{' '}
               {percent(bay.lost.share)}
             </>

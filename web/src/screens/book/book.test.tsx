@@ -180,7 +180,7 @@ describe('the book', () => {
   });
   it('what was adapted stands with how it is wired, and with its circuit where it was worked out', () => {
     const wired = {
-      way: { id: 'three-shunt', label: 'All three legs, shunt unit', legs: 3, control: 'shunt' },
+      way: { id: 'three-shunt', label: 'All three phases, shunt unit', legs: 3, control: 'shunt' },
       toBattery: { mm2: 2.5, fuseAmps: 20 },
       leg: { mm2: 1.5 },
     } as unknown as Wired;
@@ -194,7 +194,7 @@ describe('the book', () => {
     );
     expect(screen.getByText('Red over a fuse.')).toBeTruthy();
     const [drawing, ...more] = screen.getAllByRole('img');
-    expect(drawing!.getAttribute('aria-label')).toMatch(/^All three legs, shunt unit: .*fuse of 20 A/);
+    expect(drawing!.getAttribute('aria-label')).toMatch(/^All three phases, shunt unit: .*fuse of 20 A/);
     expect(more).toEqual([]);
   });
   it('a search leaves what says so, and says when nothing does', async () => {

@@ -5,7 +5,7 @@ const STATE_WORDS: Readonly<Record<DrawnState, string>> = {
   on: 'Key on, coil on',
   'on, open': 'Key on, coil off',
   cranking: 'Cranking',
-  running: 'Running fast',
+  running: 'Running at speed',
   loaded: 'Running, all loads on',
 };
 /** What a state is called where no coil is switched. */

@@ -93,7 +93,7 @@ export function WayDrawing({ wired: { way, toBattery, leg } }: { wired: Wired })
       <path d={`M${BATTERY} 104V${EARTH}`} {...stroke} />
       <Earth x={BATTERY} />
       <text x={UNIT_L - 8} y={20} textAnchor="end" {...text}>
-        legs {showWire(leg.mm2)}
+        wires {showWire(leg.mm2)}
       </text>
       <text x={UNIT_R + 8} y={88} {...text}>
         {showWire(toBattery.mm2)}

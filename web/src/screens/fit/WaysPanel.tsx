@@ -39,13 +39,18 @@ export function WaysPanel({ machine, house, advice }: { machine: MachineBody; ho
             <caption className="sr-only">Ways of wiring it, with what each gives and its heat</caption>
             <thead>
               <tr className="border-b border-rule text-soft">
-                {['Wired', 'Gives idling', 'fast', 'Battery gets fast', 'Heat in the unit', 'in the winding'].map(
-                  (h) => (
-                    <th key={h} scope="col" className="p-1.5 font-medium">
-                      {h}
-                    </th>
-                  ),
-                )}
+                {[
+                  'Wired',
+                  'Gives idling',
+                  'at speed',
+                  'Battery gets at speed',
+                  'Heat in the unit',
+                  'in the winding',
+                ].map((h) => (
+                  <th key={h} scope="col" className="p-1.5 font-medium">
+                    {h}
+                  </th>
+                ))}
               </tr>
             </thead>
             <tbody>
@@ -83,9 +88,9 @@ export function WaysPanel({ machine, house, advice }: { machine: MachineBody; ho
         </div>
       </div>
       <p className="text-[13px] text-soft">
-        Averages of a sound machine, all consumers on, wires of a metre and a half. A unit’s own limits stand on its
-        label: bolt it to bare metal in the wind. Battery earth off before anything is wired; the fuse goes next to the
-        battery.
+        Averages of a sound machine, everything switched on, wires of a metre and a half. A unit’s own limits stand on
+        its label: bolt it to bare metal in the wind. Battery earth off before anything is wired; the fuse goes next to
+        the battery.
       </p>
     </section>
   );
@@ -95,9 +100,9 @@ function Words({ wired: { way, fast, toBattery, leg, verdict } }: { wired: Wired
   const lines = [
     `${way.label}: ${verdicts[verdict]}.`,
     ...(way.alters ? [way.alters] : []),
-    `To the battery ${showWire(toBattery.mm2)}, fused at ${toBattery.fuseAmps} A; each leg ${showWire(leg.mm2)}, it carries up to ${amps(fast.legAmps)}.`,
+    `To the battery ${showWire(toBattery.mm2)}, fused at ${toBattery.fuseAmps} A; each wire of the winding ${showWire(leg.mm2)}, it carries up to ${amps(fast.legAmps)}.`,
     way.control === 'series'
-      ? `The unit must stand ${Math.round(fast.openVolts)} V: so much the open winding shows it, fast.`
+      ? `The unit must stand ${Math.round(fast.openVolts)} V: that is what the open winding gives at speed.`
       : 'What is not taken is shorted in the unit: the winding carries its full current all the time.',
   ];
   return (

@@ -38,14 +38,14 @@ describe('ways of wiring', () => {
     const row = screen.getByText('fit this').closest('tr')!;
     expect(
       within(row)
-        .getByRole('button', { name: /Both legs/ })
+        .getByRole('button', { name: /Both ends/ })
         .getAttribute('aria-pressed'),
     ).toBe('true');
     expect(screen.getByText(/Lift the coil’s earthed end/)).toBeTruthy();
   });
   it('draws and describes the one that is chosen', () => {
     render(<WaysPanel machine={one} house={house} advice={advice} />);
-    fireEvent.click(screen.getByRole('button', { name: /One leg, half of each swing, series/ }));
+    fireEvent.click(screen.getByRole('button', { name: /One wire, half wave, series/ }));
     expect(screen.getByRole('img').getAttribute('aria-label')).toMatch(
       /one leg to the unit.*the other end of the coil on the core/,
     );

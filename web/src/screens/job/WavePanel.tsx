@@ -14,7 +14,7 @@ const NAMES: Readonly<Record<Wave['id'], string>> = {
   trigger: 'Trigger',
   'charge coil': 'Charge coil',
   store: 'Store',
-  leg: 'A leg of the winding',
+  leg: 'A phase of the winding',
   ripple: 'What rides on the output, AC',
   'charge amps': 'Charge, by a clamp',
 };
@@ -22,7 +22,7 @@ const MEASURED = (id: Wave['id']): Dimension => (id === 'charge amps' ? 'current
 
 const SUBJECTS: readonly { value: WaveSubject; label: string }[] = [
   { value: 'firing', label: 'One firing, cranking' },
-  { value: 'charge', label: 'The charge, fast, all on' },
+  { value: 'charge', label: 'The charge, at speed, all on' },
 ];
 /** A commutator makes no waves, and a lighting coil has no rectifier to look behind. */
 const WAVELESS = ['generator', 'lighting-coil'];

@@ -137,10 +137,10 @@ export function PointsBench({ stored, machine, plate }: Props) {
       </Part>
       <div className="grid content-start gap-5">
         <DwellChange jobId={stored.id} cam={cam} />
-        <Part title="Dwell across speed" about="The same points, read idling and held fast.">
+        <Part title="Dwell across speed" about="The same points, read idling and at speed.">
           <div className="grid grid-cols-2 gap-2">
             <FigureField label="Dwell idling, degrees or %" figure={idling} />
-            <FigureField label="Dwell fast, degrees or %" figure={fast} />
+            <FigureField label="Dwell at speed, degrees or %" figure={fast} />
           </div>
           <Answer>
             {idling.value !== undefined && fast.value !== undefined

@@ -163,7 +163,7 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
           {total.value !== undefined && measured
             ? totalWords(baseForTotal(total.value, measured.gain), measured, total.value, timing)
             : total.value !== undefined
-              ? 'Read it at idle and fast first, hose off.'
+              ? 'Read it at idle and at speed first, hose off.'
               : ''}
         </Answer>
       </Part>
@@ -200,7 +200,7 @@ function totalWords(
   total: number,
   { base: plate, total: most }: TimingCurve,
 ): string {
-  const said = [`It gains ${gain.toFixed(0)}° from idle to fast: set ${base.toFixed(0)}° at idle.`];
+  const said = [`It gains ${gain.toFixed(0)}° from idle to speed: set ${base.toFixed(0)}° at idle.`];
   if (total > most.high) said.push('That is more than its plate: it may knock and burn pistons.');
   if (base > plate.high + 4) said.push('So much at idle kicks back as it cranks.');
   if (base < plate.low - 4) said.push('So little at idle runs hot and dull.');

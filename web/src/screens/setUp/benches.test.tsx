@@ -226,7 +226,7 @@ describe('points', () => {
   it('dwell that falls with speed asks for the hose first; a lobe that opens more is not called worn', async () => {
     shown(points(machine));
     await fill('Dwell idling, degrees or %', '50');
-    await fill('Dwell fast, degrees or %', '44');
+    await fill('Dwell at speed, degrees or %', '44');
     expect(statuses()).toMatch(/It falls with speed. Take the vacuum hose off/);
     await fill('Gaps', '0.40 0.40 0.49 0.40');
     expect(statuses()).toMatch(/Lobe 3\. It opens more than the others/);
@@ -242,7 +242,7 @@ describe('points', () => {
     await fill('Gaps', '0.40 0.40 0.31 0.40');
     expect(statuses()).toContain('Lobe 3.');
     await fill('Dwell idling, degrees or %', '55');
-    await fill('Dwell fast, degrees or %', '48');
+    await fill('Dwell at speed, degrees or %', '48');
     expect(statuses()).toContain('the points float');
     await userEvent.click(screen.getByRole('radio', { name: 'Pit in the fixed contact' }));
     expect(statuses()).toContain('too small');
@@ -317,7 +317,7 @@ describe('timing', () => {
     shown(<TimingBench stored={stored()} timing={timing} />);
     expect(screen.getAllByRole('status')[0]!.textContent).toMatch(/seized: no advance.*Free and oil the weights/);
     await fill('Total wanted, degrees', '34');
-    expect(statuses()).toMatch(/gains 4° from idle to fast: set 30° at idle.*kicks back/);
+    expect(statuses()).toMatch(/gains 4° from idle to speed: set 30° at idle.*kicks back/);
   });
   it('a curve of one’s own says what to make of stop and springs, and what it runs into', async () => {
     shown(<TimingBench stored={stored()} timing={setUpView(timed, []).timing!} />);

@@ -53,16 +53,16 @@ function waysFor(fit: Fit): readonly Way[] {
     units.map((control) => ({ id: `${id}-${control}`, label: `${label}, ${words[control]}`, legs, control, alters }));
   if (kind === 'stator-three')
     return [
-      ...with_('three', 3, 'All three legs'),
-      ...with_('two', 2, 'Two of the three legs', 'Insulate the end of the third leg and tie it back.'),
+      ...with_('three', 3, 'All three phases'),
+      ...with_('two', 2, 'Two of the three phases', 'Insulate the end of the third wire and tie it back.'),
     ];
   if (kind !== 'stator-single' && kind !== 'lighting-coil') return [];
   const lifted = earthed(fit)
-    ? 'Lift the coil’s earthed end off the core, insulate it and lead it out as a second leg.'
+    ? 'Lift the coil’s earthed end off the core, insulate it and lead it out as a second wire.'
     : undefined;
-  const single = 'One leg, half of each swing';
+  const single = 'One wire, half wave';
   return [
-    ...with_('both', 2, 'Both legs, full wave', lifted),
+    ...with_('both', 2, 'Both ends, full wave', lifted),
     ...with_('one', 1, single, earthed(fit) ? undefined : 'Put one end of the coil to the core.'),
   ];
 }
