@@ -42,7 +42,7 @@ describe('the fuel trail', () => {
     const { page, faults } = await openWindow(browser, { width: 390, height: 844 });
     await go(page, '/jobs/mower-1/trace');
     expect(await traceToVerdict(page, new Player('mower', ['fuel-vent.blocked'], 3))).toBe(
-      'Enough: clear the tank’s vent',
+      'Enough: clear the tank vent',
     );
     expect(await axe(page)).toEqual([]);
     expect(faults).toEqual([]);

@@ -30,7 +30,7 @@ describe('one machine, many trails', () => {
     await page.waitForSelector('ol[aria-label="Start circuit, into Solenoid"] button');
     expect(await openTab(page)).toContain('Crank');
     expect(await traceToVerdict(page, new Player('digger', ['shared-feed.corroded'], 31))).toBe(
-      'Enough: remake the shared feed’s joints',
+      'Enough: remake the shared feed joints',
     );
     expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Shared feed');
     expect(await axe(page)).toEqual([]);
