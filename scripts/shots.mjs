@@ -101,7 +101,9 @@ const pressed = (page, name) =>
   );
 async function taken(page, name) {
   // Until every bay and ruler has been worked out.
-  await page.waitForFunction(() => !/Working (it|out)|Laying it out/.test(document.body.innerText), { timeout: 300_000 });
+  await page.waitForFunction(() => !/Working (it|out)|Laying it out/.test(document.body.innerText), {
+    timeout: 300_000,
+  });
   await new Promise((resolve) => setTimeout(resolve, 1500));
   await page.screenshot({ path: join(out, `${name}.png`) });
   await page.browserContext().close();
