@@ -62,8 +62,7 @@ export class Weigher extends Witness {
   /** Simulates what any first trace of this machine asks: every complaint, and each check that is proposed, under each fault alone. */
   simulate(): void {
     for (const complaint of everyComplaint()) this.weighAll(complaint, []);
-    for (const faults of [[], ...this.model.faults.map((f) => [f])])
-      for (const check of this.model.checks) this.ensemble(faults).predict(check);
+    for (const faults of this.alone) for (const check of this.model.checks) this.ensemble(faults).predict(check);
   }
 
   /** How often each member of these faults comes with this complaint: because it brings it, or, once shown, in loose words. */

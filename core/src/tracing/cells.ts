@@ -32,7 +32,7 @@ export class Cells {
   private edgesOf(check: Check): { low: number; step: number } {
     let found = this.edges.get(check.id);
     if (found) return found;
-    const ensembles = [[], ...this.weigher.model.faults.map((f) => [f])].map((f) => this.weigher.ensemble(f));
+    const ensembles = this.weigher.alone.map((faults) => this.weigher.ensemble(faults));
     let [low, high] = [Infinity, -Infinity];
     for (const e of ensembles) {
       const p = e.predict(check);

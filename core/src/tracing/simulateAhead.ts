@@ -6,13 +6,13 @@ import type { Weigher } from './belief.ts';
  * something else between them. After the last, that trace plays none of it again.
  */
 export function* simulateAhead(weigher: Weigher, complaint: Complaint): Generator<void> {
-  const accounts = [[], ...weigher.model.faults.map((f) => [f])];
-  for (const faults of accounts) {
+  const { alone } = weigher;
+  for (const faults of alone) {
     weigher.complaintShare(faults, complaint);
     yield;
   }
   for (const check of weigher.model.checks)
-    for (const faults of accounts) {
+    for (const faults of alone) {
       weigher.ensemble(faults).predict(check);
       yield;
     }

@@ -46,6 +46,11 @@ export class Witness {
     for (const e of events) if (e.type === 'reading' && e.reading.probe) this.learn(e.reading.probe);
   }
 
+  /** What is simulated whatever is asked: the sound machine, and each fault alone. */
+  get alone(): readonly (readonly ModelFault[])[] {
+    return [[], ...this.model.faults.map((f) => [f])];
+  }
+
   /** Where each check reads on a machine on its plates. */
   get bands(): SoundBands {
     return (this.soundBands ??= new SoundBands(this.model));

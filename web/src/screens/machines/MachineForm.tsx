@@ -109,6 +109,19 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
       )}
     />
   );
+  const number = (
+    name: 'compressionRatio' | 'litres' | 'idleRpm' | 'topRpm' | 'altitude',
+    label: string,
+    placeholder?: string,
+  ) => (
+    <TextField
+      label={label}
+      inputMode="decimal"
+      placeholder={placeholder}
+      error={errors.fitOut?.[name]?.message}
+      {...register(`fitOut.${name}`)}
+    />
+  );
   return (
     <form className="grid gap-4" noValidate onSubmit={(e) => void form.handleSubmit(save)(e)}>
       <div className="grid gap-4 sm:grid-cols-2">
@@ -144,40 +157,11 @@ export function MachineForm({ stored, draftKey, onSaved, onCancel }: Props) {
       <ChargeFields control={control} register={register} errors={errors} />
       <FuelTimingFields control={control} />
       <div className="grid gap-4 border-t border-rule pt-3 sm:grid-cols-2 lg:grid-cols-4">
-        <TextField
-          label="Compression ratio"
-          inputMode="decimal"
-          error={errors.fitOut?.compressionRatio?.message}
-          {...register('fitOut.compressionRatio')}
-        />
-        <TextField
-          label="Litres, all cylinders"
-          inputMode="decimal"
-          placeholder="what is usual"
-          error={errors.fitOut?.litres?.message}
-          {...register('fitOut.litres')}
-        />
-        <TextField
-          label="Idle speed, rev/min"
-          inputMode="numeric"
-          placeholder="what is usual"
-          error={errors.fitOut?.idleRpm?.message}
-          {...register('fitOut.idleRpm')}
-        />
-        <TextField
-          label="Top speed, rev/min"
-          inputMode="numeric"
-          placeholder="what is usual"
-          error={errors.fitOut?.topRpm?.message}
-          {...register('fitOut.topRpm')}
-        />
-        <TextField
-          label={heightLabelled('Height where it works')}
-          inputMode="decimal"
-          placeholder="by the sea"
-          error={errors.fitOut?.altitude?.message}
-          {...register('fitOut.altitude')}
-        />
+        {number('compressionRatio', 'Compression ratio')}
+        {number('litres', 'Litres, all cylinders', 'what is usual')}
+        {number('idleRpm', 'Idle speed, rev/min', 'what is usual')}
+        {number('topRpm', 'Top speed, rev/min', 'what is usual')}
+        {number('altitude', heightLabelled('Height where it works'), 'by the sea')}
         <TextField
           label="Firing order"
           placeholder="1-3-4-2"
