@@ -25,7 +25,7 @@ const SEEN = 0.95;
 function sees(scene: Scene): Readonly<Record<HandWord, number>> {
   const engine = figuresIfAny(scene.params, 'engine');
   const locked = (engine?.locked ?? 0) > 0.5 ? 1 : 0;
-  const floods = scene.see('floods', CRANKING);
+  const floods = scene.see('drowns', CRANKING);
   const steams = scene.see('steams', CRANKING);
   const byFuel = locked * Math.max(1 - WATER, floods);
   const water = SEEN * (locked - byFuel + (1 - locked) * 0.4 * steams);

@@ -24,7 +24,7 @@ export function runsHow(scene: Scene): Readonly<Record<string, number>> {
   // One that coughs now and then is called either.
   const dead = (1 - COUGHS) * lifeless;
   const unwilling = 0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead);
-  const empty = 0.4 * scene.see('runsEmpty', CRANKING);
+  const empty = 0.4 * Math.max(scene.see('runsEmpty', CRANKING), scene.see('drowns', CRANKING));
   const hard = COUGHS * lifeless + (1 - lifeless) * Math.max(unwilling, empty);
   const fires = Math.max(0, 1 - dead - hard);
   const sparks = Math.max(

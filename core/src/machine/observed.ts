@@ -46,8 +46,9 @@ export interface Observables {
   richness: { at: undefined; value: number };
   /** Richness of a cylinder over that of its fellows, by its own carburettor: 1 where one feeds all, or each as the others. */
   ownMixture: { at: { readonly cylinder: number }; value: number };
-  /** Chance that it floods: fuel where air should be, plugs wet. */
+  /** Chance that it floods: fuel is seen or smelt where air should be; that it drowns, its plugs wet. */
   floods: { at: undefined; value: number };
+  drowns: { at: undefined; value: number };
   /** Share of what full load drinks that arrives; above 1 there is more than is asked. */
   pulls: { at: undefined; value: number };
   /** Minutes until it stalls for want of fuel, driven as usual, Infinity where it never does; chance that it goes again after a rest. */
@@ -116,6 +117,7 @@ export const SOUND_ENGINE: { readonly [K in Observable]: Offer<K> } = {
   richness: () => 1,
   ownMixture: () => 1,
   floods: () => 0,
+  drowns: () => 0,
   pulls: () => 3,
   idles: ({ machine: { fit } }) => ({ pascals: 40e3, rpm: fit.cylinders <= 2 ? 1200 : 850 }),
   breathes: () => 1,

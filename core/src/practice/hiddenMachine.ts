@@ -7,8 +7,9 @@ import type { Complaint } from '../schema/job.ts';
 import { complaintLikelihood } from '../engine/complaint.ts';
 import { SEES_AGAIN } from '../tracing/repeated.ts';
 import { drawSound, withFault } from '../tracing/draw.ts';
-import { CAREFUL, HANDS, misses, type Hands } from '../tracing/likelihood.ts';
+import { CAREFUL, HANDS, misses, mistoldShare, type Hands } from '../tracing/likelihood.ts';
 import type { Model, ModelFault } from '../tracing/model.ts';
+import { wellWord } from '../tracing/wellWord.ts';
 
 /** What a meter shows below nothing as well. */
 const SIGNED = ['voltage', 'current', 'pressure', 'angle'] as const;
@@ -34,6 +35,7 @@ interface HiddenOptions extends Partial<Slips> {
 
 /** A machine with hidden faults, played by the same model: its figures are drawn, and nobody is told them. */
 export class HiddenMachine {
+  private readonly model: Model;
   private readonly scene: Scene;
   private readonly random: Random;
   private readonly slips: Slips;
@@ -42,6 +44,7 @@ export class HiddenMachine {
   private readonly keen: boolean;
 
   constructor(model: Model, faults: readonly ModelFault[], random: Random, options: HiddenOptions = {}) {
+    this.model = model;
     const sound = drawSound(model, random, options.stretch ?? 1);
     const failed = faults.reduce((p, f) => {
       // Its severity is drawn all the same: what is put right leaves the others as they are.
@@ -77,7 +80,7 @@ export class HiddenMachine {
     const stray = random() < misses(check, this.slips);
     if (outcome.kind === 'category') {
       const words = Object.keys(outcome.shares);
-      if (stray) return { kind: 'word', word: words[Math.floor(random() * words.length)]! };
+      if (stray) return { kind: 'word', word: mistold(words, wellWord(this.model, check), random) };
       const before = this.saw.get(check.id);
       const word = before !== undefined && random() < SEES_AGAIN ? before : this.seen(outcome.shares, random);
       this.saw.set(check.id, word);
@@ -97,6 +100,12 @@ export class HiddenMachine {
   }
 }
 const PLAIN_FROM = 0.5;
+
+/** A look that is told wrongly; `well` is what a sound machine shows. */
+function mistold(words: readonly string[], well: string | undefined, random: Random): string {
+  const share = (word: string) => (well === undefined ? 1 / words.length : mistoldShare(words.length, word, well));
+  return drawn(Object.fromEntries(words.map((w) => [w, share(w)])), random);
+}
 
 function drawn(shares: Readonly<Record<string, number>>, random: Random): string {
   const words = Object.keys(shares);

@@ -15,6 +15,7 @@ import { outsideLog, values } from './outside.ts';
 import { unclaimedAgain } from './repeated.ts';
 import type { ModelFault } from './model.ts';
 import { strataLogs, Witness } from './witness.ts';
+import { wellWord } from './wellWord.ts';
 
 /** A hypothesis weighed against everything that was read. */
 export interface Weighed {
@@ -154,6 +155,7 @@ export class Weigher extends Witness {
       this.complainedLog(complaint),
       (id) => this.checks.get(id),
       (placed, check, hands) => Math.exp(meanLog(this.readingLogs([], placed, check, complaint, hands))),
+      (check) => wellWord(this.model, check),
     );
     const top = Math.max(unknown, ...all.map((w) => w.log));
     const total = all.reduce((sum, w) => sum + Math.exp(w.log - top), Math.exp(unknown - top));

@@ -4,7 +4,8 @@ import { normalCdf } from '../random/lcg.ts';
 import type { Weigher } from './belief.ts';
 import { MEMBERS, type Ensemble } from './ensemble.ts';
 import type { Predicted } from './prediction.ts';
-import { misses, TOUCHES_NOTHING } from './likelihood.ts';
+import { misses, mistoldShare, TOUCHES_NOTHING } from './likelihood.ts';
+import { wellWord } from './wellWord.ts';
 
 /** Cells of the ruler for counting information; one more after them is OL. */
 const CELLS = 24;
@@ -116,6 +117,8 @@ export class Cells {
   private strays(check: Check, cells: number): Float64Array {
     const instrument = INSTRUMENTS[check.instrument];
     const blank = untouched(instrument);
+    const well = wellWord(this.weigher.model, check);
+    if (well !== undefined && check.words) return Float64Array.from(check.words, (w) => mistoldShare(cells, w, well));
     if (instrument.dimension === undefined || !blank) return new Float64Array(cells).fill(1 / cells);
     const shares = new Float64Array(cells).fill((1 - TOUCHES_NOTHING) / cells);
     const { low, step } = this.edgesOf(check);

@@ -3,6 +3,7 @@ import type { Complaint } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import { besideElsewhere, companionChance, setOf, type Hypothesis } from './hypotheses.ts';
 import type { Model, ModelFault } from './model.ts';
+import { goTogether } from './onePart.ts';
 
 /** What an account says of each symptom and of each reading, as natural logarithms; a row for each. */
 export type Says = (faults: readonly ModelFault[]) => Float64Array;
@@ -28,9 +29,6 @@ interface Candidate {
   readonly hope: number;
 }
 
-/** One of several ways of failing of a part is there already. */
-const fits = (faults: readonly ModelFault[], { part }: ModelFault): boolean =>
-  faults.every((f) => f.part.id !== part.id);
 const keyOf = (trail: TrailName | undefined, faults: readonly ModelFault[]): string =>
   [trail ?? '', ...faults.map((f) => f.id).sort()].join('+');
 
@@ -55,7 +53,7 @@ export function grow(
   for (const { h, log } of bases) {
     const own = h.faults.length === 1 ? alone.get(h.faults[0]!)! : says(h.faults);
     for (const [fault, row] of alone) {
-      if (!fits(h.faults, fault)) continue;
+      if (!h.faults.every((f) => goTogether(model, f, fault))) continue;
       let gain = Math.log(chanceOf(fault, h.faults));
       // By what lies on a trail that nobody told the complaint is explained already.
       for (let k = h.elsewhere ? symptoms : 0; k < row.length; k++) if (row[k]! > own[k]!) gain += row[k]! - own[k]!;

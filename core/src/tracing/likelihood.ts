@@ -45,16 +45,33 @@ const NEAR_NOTHING = 0.2;
 
 export const rulerWidth = (dimension: Dimension): number => RULER_WIDTH[dimension] ?? 10;
 
-/** What a hypothesis that claims nothing says of any reading: all of the ruler alike. */
-export function unclaimed(check: Check, value: ReadingValue): number {
-  if (value.kind === 'word') return 1 / (check.words?.length ?? 3);
+/**
+ * What a hypothesis that claims nothing says of any reading: all of the ruler alike, all that an engine may do. A part
+ * that is looked at mostly looks as on a sound machine, `well`, whatever is wrong elsewhere.
+ */
+export function unclaimed(check: Check, value: ReadingValue, well?: string): number {
+  if (value.kind === 'word') {
+    const words = check.words?.length ?? 3;
+    return well === undefined || check.whole ? 1 / words : mistoldShare(words, value.word, well);
+  }
   if (value.kind === 'open') return STRAY_OPEN;
   return 1 / rulerWidth(INSTRUMENTS[check.instrument].dimension ?? 'ratio');
 }
 
+/**
+ * Of looks that are told wrongly, those that say what a sound machine shows: eyes overlook what is there far oftener than
+ * they see what is not. Judgement.
+ */
+const OVERLOOKS = 0.8;
+/** Where a look that missed its mark lands, by word; `well` is what a sound machine shows. */
+export const mistoldShare = (words: number, word: string, well: string): number =>
+  words < 2 ? 1 : word === well ? OVERLOOKS : (1 - OVERLOOKS) / (words - 1);
+
 /** Likelihood of a reading that missed its mark: mostly the leads touch nothing, else it is anywhere. */
-function stray(check: Check, value: ReadingValue): number {
+function stray(check: Check, value: ReadingValue, well: string | undefined): number {
   const anywhere = unclaimed(check, value);
+  if (value.kind === 'word' && well !== undefined && check.words)
+    return mistoldShare(check.words.length, value.word, well);
   const instrument = INSTRUMENTS[check.instrument];
   const { dimension } = instrument;
   if (dimension === undefined) return anywhere;
@@ -78,14 +95,15 @@ export interface Shown {
   readonly straying: number;
   readonly hands: Hands;
 }
-export function shownOf(check: Check, value: ReadingValue, hands: Hands = CAREFUL): Shown {
+/** `well` is the word that a sound machine shows. */
+export function shownOf(check: Check, value: ReadingValue, hands: Hands = CAREFUL, well?: string): Shown {
   const dimension = INSTRUMENTS[check.instrument].dimension ?? 'ratio';
   const missed = misses(check, hands);
   return {
     value,
     at: value.kind === 'number' ? toRuler(value.value, dimension) : NaN,
     missed,
-    straying: missed * stray(check, value),
+    straying: missed * stray(check, value, well),
     hands,
   };
 }

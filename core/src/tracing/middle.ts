@@ -3,7 +3,7 @@ import { Scene } from '../machine/scene.ts';
 import { drawSound, withFault } from './draw.ts';
 import type { Model, ModelFault } from './model.ts';
 
-const MIDDLE = 0.5;
+export const MIDDLE = 0.5;
 
 /** Every figure in the middle of its band. */
 export const middleFigures = (model: Model): MachineParams => drawSound(model, () => MIDDLE);

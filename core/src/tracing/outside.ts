@@ -30,6 +30,7 @@ export function outsideLog(
   complained: number,
   checkOf: (id: string) => Check | undefined,
   soundly: (placed: PlacedReading, check: Check, hands: Hands) => number,
+  wellOf: (check: Check) => string | undefined,
 ): number {
   const explains = Math.min(saidOf(complaint).length * Math.log(UNKNOWN_EXPLAINS), complained);
   const prior = Math.log(OUTSIDE) + explains;
@@ -39,7 +40,8 @@ export function outsideLog(
       let log = prior + Math.log(hands.share);
       // One check it has touched or not, however often that was read.
       for (const { check, all } of asked) {
-        const any = all.reduce((p, r) => p * unclaimedAgain(check, values(r.earlier), r.reading.value, hands), 1);
+        const well = wellOf(check);
+        const any = all.reduce((p, r) => p * unclaimedAgain(check, values(r.earlier), r.reading.value, hands, well), 1);
         const sound = all.reduce((p, placed) => p * soundly(placed, check, hands), 1);
         const touched = touchedShare(check);
         log += Math.log(touched * any + (1 - touched) * sound);

@@ -42,9 +42,16 @@ export class Repeated {
   private readonly after: readonly (readonly (number | undefined)[])[];
   private readonly known = new WeakMap<Predicted, Float64Array>();
 
-  constructor(check: Check, earlier: readonly ReadingValue[], value: ReadingValue, hands: Hands = CAREFUL) {
+  /** `well` is the word that a sound machine shows. */
+  constructor(
+    check: Check,
+    earlier: readonly ReadingValue[],
+    value: ReadingValue,
+    hands: Hands = CAREFUL,
+    well?: string,
+  ) {
     const values = [...earlier.slice(1 - MOST_TOGETHER), value];
-    this.shown = values.map((v) => shownOf(check, v, hands));
+    this.shown = values.map((v) => shownOf(check, v, hands, well));
     this.after = values.map((next, i) =>
       values
         .slice(0, i)
@@ -102,9 +109,10 @@ export function unclaimedAgain(
   earlier: readonly ReadingValue[],
   value: ReadingValue,
   hands: Hands = CAREFUL,
+  well?: string,
 ): number {
   const last = earlier.at(-1);
-  const anywhere = unclaimed(check, value);
+  const anywhere = unclaimed(check, value, well);
   const missed = misses(check, hands);
   return last === undefined ? anywhere : (1 - missed) * again(check, last, value, anywhere) + missed * anywhere;
 }

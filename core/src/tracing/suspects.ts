@@ -3,12 +3,13 @@ import type { House } from '../schema/house.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { Belief, Weighed, Weigher } from './belief.ts';
 import type { PlacedReading } from './events.ts';
-import { hitting, shownOf, unclaimed } from './likelihood.ts';
+import { CAREFUL, hitting, shownOf, unclaimed } from './likelihood.ts';
 import { meanLog } from './logs.ts';
 import { touchedShare } from './outside.ts';
 import type { ModelFault, ModelRepair } from './model.ts';
 import { costOf } from './repairCost.ts';
 import { memberWeights } from './ensemble.ts';
+import { wellWord } from './wellWord.ts';
 
 /** How far one reading moved one suspect: powers of ten, above zero for, below against. */
 export interface Evidence {
@@ -126,9 +127,10 @@ export function strayReadings(weigher: Weigher, belief: Belief, complaint: Compl
     const check = weigher.check(reading.checkId);
     if (!check) return [];
     const sound = Math.exp(meanLog(weigher.readingLogs([], placed, check, complaint)));
-    const shown = shownOf(check, reading.value);
+    const well = wellWord(weigher.model, check);
+    const shown = shownOf(check, reading.value, CAREFUL, well);
     const share = touchedShare(check);
-    const touched = share * unclaimed(check, reading.value);
+    const touched = share * unclaimed(check, reading.value, well);
     // What nobody knows has changed the reading, or has left it as it is.
     let chance = (belief.outside * touched) / (touched + (1 - share) * sound);
     for (const w of believed) {

@@ -15,6 +15,7 @@ import type { Model, ModelFault } from './model.ts';
 import type { Predicted } from './prediction.ts';
 import { shows } from './presence.ts';
 import { SoundBands } from './soundBand.ts';
+import { wellWord } from './wellWord.ts';
 
 /** Sets of faults whose members are kept; of more, those of several are made anew. */
 const ENSEMBLES_KEPT = 600;
@@ -149,8 +150,8 @@ export class Witness {
     // Where a fault may have come or gone between them, a repeat is a reading of its own.
     const same = share === 0 || (share === 1 && earlier.every((r) => shows(complaint, r) === 1));
     const repeated = same
-      ? (said.together ??= new Repeated(check, values(earlier), reading.value, hands))
-      : (said.alone ??= new Repeated(check, [], reading.value, hands));
+      ? (said.together ??= new Repeated(check, values(earlier), reading.value, hands, wellWord(this.model, check)))
+      : (said.alone ??= new Repeated(check, [], reading.value, hands, wellWord(this.model, check)));
     const there = repeated.of(predicted);
     if (share === 0 || share === 1) return there;
     const sound = repeated.of(this.ensemble([]).predict(check));

@@ -22,7 +22,9 @@ export const hardStart: Symptom = {
     const felt = noneDead * (0.7 * weak ** 2 + 0.5 * late) + 0.15 * someDead + 0.1 * allDead;
     const slowly = Math.min(1 - turns, scene.see('cranking', CRANKING)['turns slowly']);
     const turned = TURNS_BADLY.slowly * slowly + TURNS_BADLY.not * (1 - turns - slowly);
-    const empty = CRANKED_LONG * (1 - allDead) * scene.see('runsEmpty', CRANKING);
+    // Empty, or with fuel standing in it, it is turned for long.
+    const empty =
+      CRANKED_LONG * (1 - allDead) * Math.max(scene.see('runsEmpty', CRANKING), scene.see('drowns', CRANKING));
     return 0.01 + Math.max(felt, cold, empty) + turned;
   },
   elsewhere: { spark: 0.15, fuel: 0.35, air: 0.2, timing: 0.12, compression: 0.3, crank: 0.1, charge: 0.1 },

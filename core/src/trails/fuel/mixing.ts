@@ -1,6 +1,5 @@
 import { figuresAt, figuresIfAny, withFigures } from '../../machine/figures.ts';
 import { richerOf } from '../../engine/altitude.ts';
-import { PETROL_DENSITY } from '../../fluids/index.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import type { Offers } from '../../machine/observed.ts';
 import type { MachineState } from '../../machine/part.ts';
@@ -9,7 +8,8 @@ import type { Fit } from '../../schema/fit.ts';
 import { logistic } from '../../random/lcg.ts';
 import { drinks, feedOf, flowOf, stallOf } from './feeding.ts';
 import { carburettorsOf, oneFloods, oneShakes, ownMixture } from './apart.ts';
-import { howOf, overflows, through, type How } from './how.ts';
+import { drownsIn, floodsIn } from './flooding.ts';
+import { howOf, through, type How } from './how.ts';
 import { CARBURETTOR as C, LINE, PUMP, TANK, TAP } from './ids.ts';
 
 /** Share of fresh petrol that turns to vapour in a cold engine, and in a warm one [1]. */
@@ -21,8 +21,6 @@ const VAPOUR_COLD = 0.42;
 const VAPOUR_WARMING = 0.68;
 /** What a shut choke draws over an open one, so that enough of it is vapour. */
 const CHOKED = 1 / VAPOUR_COLD;
-/** Litres an hour that pass a leaking seat into a bowl that is full, before it is called flooding. */
-const NUISANCE = 0.15 / 3.6e6;
 
 /** Of a cold start's fuel, what is missing while a line that has run back to the tank is filled again. Judgement. */
 const RUN_BACK = 0.6;
@@ -68,14 +66,8 @@ function asMixed(p: MachineParams, how: How, cold: boolean): number {
   return shut * jets * level * dry * (0.8 + 0.2 * light);
 }
 
-/** Chance that fuel stands where air should be, by what passes the seat against what is drunk, and by the float. */
-function floodsIn(p: MachineParams, { head, pump }: { head: number; pump: number }): number {
-  const seat = figuresAt(p, C.needle).leakSquareMetres;
-  const passes = 0.7 * seat * Math.sqrt((2 * Math.max(0, head + pump)) / PETROL_DENSITY);
-  const bySeat = logistic((Math.log(passes + 1e-12) - Math.log(3 * NUISANCE)) / 0.4);
-  const byFloat = overflows(figuresAt(p, C.float).high);
-  return 1 - (1 - bySeat) * (1 - byFloat);
-}
+/** Whoever smells that it floods starts it with the throttle open: what stood in it makes a start no richer than this. */
+const OPENED = 1.8;
 
 /** With what of it arrives: a bowl that is drunk faster than it is filled runs dry. */
 function richness(scene: Known, state: MachineState): number {
@@ -83,18 +75,16 @@ function richness(scene: Known, state: MachineState): number {
   const p = scene.params;
   const feed = feedOf(p);
   const arrives = Math.min(1, flowOf(feed) / drinks(scene.machine.fit, how));
-  const floods = floodsIn(p, feed);
-  // Where it floods it is drowned at a start, rich at idle, and hardly richer fast.
-  const more = how === 'crank' ? 1.6 : how === 'idle' ? 0.75 : 0.12;
+  const drowns = drownsIn(scene.machine.fit, p, feed, how);
+  // Where it floods it is rich at a start and at idle, and hardly richer fast.
+  const more = how === 'crank' ? 0.9 : how === 'idle' ? 0.75 : 0.12;
   const drawn = WEEPS[how] * (figuresIfAny(p, TAP)?.weeps ?? 0);
   const stood = how === 'crank' && state.warmth === 'cold' ? 1 - RUN_BACK * (figuresIfAny(p, PUMP)?.drains ?? 0) : 1;
-  return (
-    asMixed(p, how, state.warmth === 'cold') *
-    richerOf(scene.machine.fit) *
-    arrives *
-    stood *
-    (1 + more * floods + drawn)
-  );
+  const mixed = asMixed(p, how, state.warmth === 'cold') * richerOf(scene.machine.fit) * arrives * stood;
+  const spilt = mixed * (1 + more * drowns + drawn);
+  return how === 'crank'
+    ? Math.min(spilt, Math.max(mixed / (1 + Math.max(0, figuresAt(p, C.float).high)), OPENED))
+    : spilt;
 }
 
 /** How much of the line has run back after a night: through the pump’s valves, or for the air that is let in. */
@@ -103,7 +93,8 @@ export const runBack = (params: MachineParams): number =>
 
 const fuelOffers: Offers = {
   richness,
-  floods: (scene) => floodsIn(scene.params, feedOf(scene.params)),
+  floods: ({ machine: { fit }, params }) => floodsIn(fit, params, feedOf(params)),
+  drowns: ({ machine: { fit }, params }) => drownsIn(fit, params, feedOf(params), 'crank'),
   oil: ({ params }) => 0.9 * ((figuresAt(params, TANK).oil ?? 0) ? 1 : 0),
   hesitates: ({ params }) =>
     0.9 * logistic((STUMBLES_FROM - (figuresIfAny(params, C.accelerator)?.squirts ?? 1)) / 0.06),
@@ -116,16 +107,21 @@ const fuelOffers: Offers = {
 const severalOffers: Offers = {
   ...fuelOffers,
   ownMixture: (scene, state, { cylinder }) => ownMixture(scene, state, cylinder),
-  floods: ({ machine: { fit }, params }) => 1 - (1 - floodsIn(params, feedOf(params))) * (1 - oneFloods(fit, params)),
+  floods: ({ machine: { fit }, params }) =>
+    1 - (1 - floodsIn(fit, params, feedOf(params))) * (1 - oneFloods(fit, params)),
+  drowns: ({ machine: { fit }, params }) =>
+    1 - (1 - drownsIn(fit, params, feedOf(params), 'crank')) * (1 - oneFloods(fit, params)),
   uneven: (scene) => oneShakes(scene, IDLE),
 };
 export const offersOf = (fit: Fit): Offers => (carburettorsOf(fit) > 1 ? severalOffers : fuelOffers);
 
 /** Leak of a plug that fuel has wetted, ohms: kilo-ohms, and no ignition gets over them (SOURCES, fuel). */
 const WETTED_OHMS = 40e3;
-/** A flooded engine wets its plugs: put into their figures before anyone measures. */
-export function settleFuel(params: MachineParams): MachineParams {
+/** One whose idle drowns as far as this is wet again as soon as it is cleared; less is cleared with the throttle open. */
+const WETS_FROM = 0.97;
+/** A drowned engine wets its plugs: put into their figures before anyone measures. */
+export function settleFuel(fit: Fit, params: MachineParams): MachineParams {
   const plugs = figuresIfAny(params, 'plugs');
-  if (!plugs || floodsIn(params, feedOf(params)) < 0.5) return params;
+  if (!plugs || drownsIn(fit, params, feedOf(params), 'idle') < WETS_FROM) return params;
   return withFigures(params, 'plugs', { ...plugs, shuntOhms: Math.min(plugs.shuntOhms, WETTED_OHMS) });
 }

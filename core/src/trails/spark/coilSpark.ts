@@ -1,3 +1,4 @@
+import { parallel } from './parts/points.ts';
 import {
   availableVolts,
   currentAtBreak,
@@ -34,6 +35,8 @@ export type Breaker = (
   condenserFarads: number;
   /** Across the switch when it is open. */
   leakOhms: number;
+  /** Of that, what the condenser lets by under its working volts. */
+  condenserLeakOhms?: number;
   /** Where a transistor holds the primary; points have none and may arc. */
   clampVolts?: number;
 };
@@ -138,7 +141,12 @@ export const coilFiring =
   (scene: Known, state: MachineState, cylinder: number, sparks: boolean): FiringPlan => {
     const coil = coilOf(scene, drive, state, cylinder);
     const { figures } = coil;
-    const { closedSeconds, condenserFarads, clampVolts } = drive.breaker(scene, state, cylinder);
+    const {
+      closedSeconds,
+      condenserFarads,
+      condenserLeakOhms = Infinity,
+      clampVolts,
+    } = drive.breaker(scene, state, cylinder);
     const bare: MachineState = { ...state, unplugged: [...(state.unplugged ?? []), coil.id] };
     const [on, off] = [scene.solve(pointsClosed(bare)), scene.solve(pointsOpen(bare))];
     const path = sparkPath(scene, pathOf(drive)('plug', cylinder), state);
@@ -157,7 +165,7 @@ export const coilFiring =
       pointsOhms,
       condenserFarads,
       condenserOhms: 0.3,
-      condenserLeakOhms: Math.max(1e-3, off.outputOhms(coil.switched, '0')),
+      condenserLeakOhms: parallel(Math.max(1e-3, off.outputOhms(coil.switched, '0')), condenserLeakOhms),
       closedSeconds,
       ...(clampVolts === undefined ? {} : { clampVolts }),
     };

@@ -3,6 +3,8 @@ import { rimDegrees } from '../../engine/crankGeometry.ts';
 import { idOf } from '../../machine/numbered.ts';
 import { magnetoAmps, magnetoCircuit, sheared, type FiringPlan, type Magneto } from '../../ignition/index.ts';
 import { fluxShare, type MachineState } from './parts/index.ts';
+import { leakAtWork } from './parts/condenser.ts';
+import { parallel } from './parts/points.ts';
 import { crankshaftRpm, magnetsOf } from './generated.ts';
 import { sparkOfCut } from './coilSpark.ts';
 import { shuntWithIron } from './ironOhms.ts';
@@ -39,6 +41,12 @@ function farads(scene: Known, state: MachineState, unit: number): number {
   return own + (state.clipped?.includes(id) ? 0.22e-6 : 0);
 }
 
+/** What its own condenser lets by under working volts, ohms. */
+const leakOfCondenser = (scene: Known, state: MachineState, unit: number): number => {
+  const id = idOf('condenser', unit);
+  return state.unplugged?.includes(id) ? Infinity : leakAtWork(figuresAt(scene.params, id).leakOhms);
+};
+
 /** This machine's own magneto on one cylinder, all figures known. */
 export function magnetoOf(scene: Known, state: MachineState, cylinder: number, by = OWN(cylinder)): Magneto {
   const coil = figuresOf(scene, idOf('coil', by.unit), state);
@@ -60,7 +68,7 @@ export function magnetoOf(scene: Known, state: MachineState, cylinder: number, b
     polePairs: POLE_PAIRS,
     pointsOhms: acrossPoints(scene, state, by.unit, 'closed'),
     condenserFarads: farads(scene, state, by.unit),
-    openOhms: acrossPoints(scene, state, by.unit, 'open'),
+    openOhms: parallel(acrossPoints(scene, state, by.unit, 'open'), leakOfCondenser(scene, state, by.unit)),
     opensDegrees:
       NEUTRAL_DEGREES +
       POLE_PAIRS * rimDegrees(needed(points.edgeMetres, 'edgeMetres'), needed(magnets.acrossMetres, 'acrossMetres')),

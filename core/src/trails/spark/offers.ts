@@ -1,4 +1,5 @@
 import { figuresIfAny } from '../../machine/figures.ts';
+import { missesEdges } from './parts/sensor.ts';
 import { BRIDGED_OHMS } from './parts/highTension.ts';
 import type { Known, MachineParams } from '../../machine/known.ts';
 import { idOf } from '../../machine/numbered.ts';
@@ -23,6 +24,9 @@ export type SparkOf = (
 const QUENCHED_UNDER = { run: 0.33e-3, crank: 0.18e-3 } as const;
 const QUENCH_SOFT = 0.02e-3;
 
+/** Chance that a firing comes at all: what the trigger misses is not lit. */
+const triggered = (scene: Known): number => 1 - missesEdges(figuresIfAny(scene.params, 'sensor') ?? {});
+
 /** Chance that what the plug's gap lets be lit grows into a flame. */
 function kindles(scene: Known, state: MachineState, cylinder: number): number {
   const gap = plugGapIn(scene, cylinder, state);
@@ -45,7 +49,7 @@ const hottest = (params: MachineParams, cylinders: number): number =>
 /** What a spark trail tells: its sparks, and what else its kind knows. */
 export const sparkOffers = (spark: SparkOf, more: Offers = {}): Offers => ({
   spark: (scene, state, { place, cylinder, gapMetres }) => spark(scene, place, state, cylinder, gapMetres),
-  kindles: (scene, state, { cylinder }) => kindles(scene, state, cylinder),
+  kindles: (scene, state, { cylinder }) => triggered(scene) * kindles(scene, state, cylinder),
   glows: ({ params, machine }) => GLOWS * hottest(params, machine.fit.cylinders),
   ...more,
 });

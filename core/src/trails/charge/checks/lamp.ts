@@ -3,6 +3,7 @@ import { FAST, KEY_OFF, KEY_ON_OPEN } from '../../../machine/state.ts';
 import type { Check, CheckMaker } from '../../../machine/check.ts';
 import type { Machine } from '../../../machine/machine.ts';
 import type { MachineState } from '../../../machine/part.ts';
+import type { Scene } from '../../../machine/scene.ts';
 import { seen } from '../../../machine/seen.ts';
 import { logistic } from '../../../random/lcg.ts';
 import { INDICATOR } from '../making.ts';
@@ -58,6 +59,14 @@ export const chargeLampStates: CheckMaker = (machine) => {
   ];
 };
 
+/** With less than this share of its volts at the key no lamp is seen to light. */
+const FED_FROM = 0.3;
+/** Whether the key gives the lamp anything. */
+const fed = (scene: Scene): boolean => {
+  const { nodes } = scene.machine.partById.get(INDICATOR)!;
+  return Math.abs(scene.solve(KEY_ON_OPEN).volts(nodes['a']!)) > FED_FROM * scene.machine.fit.volts;
+};
+
 /** The lamp and its wire by themselves. */
 export const chargeLampWire: CheckMaker = (machine) => lampWire(machine, machine.fit.charge?.kind !== 'generator');
 /** `swapped`: a bulb without a filament is felt only where the lamp’s current excites the field. */
@@ -72,13 +81,14 @@ const lampWire = (machine: Machine, swapped: boolean): Check[] =>
             : 'Wire from the key held to earth: does a test lamp in it light?',
           set: 'Key on, engine still, wire off at the other end.',
           touch: 'Hold the wire’s end to bare metal for a moment.',
-          watch: 'Lights: lamp and wire are good, look at what it feeds. Stays out: bulb or wire.',
+          watch:
+            'Lights: lamp, wire and feed are good, look at what it feeds. Stays out: bulb, wire, or nothing from the key.',
           instrument: 'eyes',
           probe: {
             kind: 'look',
             sees: (scene) => {
               const lamp = figuresAt(scene.params, INDICATOR);
-              const broken = (lamp.out ?? 0) > 0.5 || (lamp.ohms ?? 0) > 1e6;
+              const broken = (lamp.out ?? 0) > 0.5 || (lamp.ohms ?? 0) > 1e6 || !fed(scene);
               const weak = (lamp.led ?? 0) > 0.5;
               return broken
                 ? { lights: 0.02, 'stays out': 0.98 }

@@ -86,6 +86,11 @@ export function running(p: MachineFigures, context: PartContext): Element[] {
     : [];
 }
 
+/** Of the degrees of wear, those from which a brush no longer touches; before that it touches badly. Judgement. */
+const OFF_FROM = 0.25;
+/** What brushes at a degree of their wear add to their winding, from `first` to `last` ohms, until they are off. */
+const worn = (first: number, last: number, s: number): number =>
+  s > OFF_FROM ? OPEN_OHMS : logBetween(first, last, s / OFF_FROM);
 const brushes = {
   id: 'brushes',
   label: 'brushes worn or stuck',
@@ -143,7 +148,10 @@ export const generator: PartKind<'voltsPerRpm' | 'ohms' | 'fieldOhms' | 'residua
     },
   ],
   faults: [
-    { ...brushes, apply: (p) => ({ ...p, ohms: OPEN_OHMS, worn: 1 }) },
+    {
+      ...brushes,
+      apply: (p, s, { volts }) => ({ ...p, ohms: p.ohms + worn(0.3, 4, s) * (volts / 12) ** 2, worn: 1 }),
+    },
     fieldOpen,
     {
       id: 'no-residual',
@@ -190,7 +198,10 @@ export const alternator: PartKind<
   plates: [...plates('Stator, a phase'), { ...field, label: 'Rotor, ring to ring' }],
   repairs: repairs('alternator', 170),
   faults: [
-    { ...brushes, apply: (p) => ({ ...p, fieldOhms: OPEN_OHMS, worn: 1 }) },
+    {
+      ...brushes,
+      apply: (p, s, { volts }) => ({ ...p, fieldOhms: p.fieldOhms + worn(2, 60, s) * (volts / 12) ** 2, worn: 1 }),
+    },
     fieldOpen,
     {
       id: 'phase',

@@ -162,7 +162,7 @@ export const fuelOrNot: CheckMaker = (machine) =>
           },
           (scene) => {
             const without = fires(scene, burning(scene));
-            const drowned = scene.see('floods', CRANKING);
+            const drowned = scene.see('drowns', CRANKING);
             const clears = (1 - without) * drowned * 0.85;
             return {
               'catches and clears': 0.01 + 0.97 * clears,

@@ -117,7 +117,7 @@ const kind = (name: Kind, label: string): TrailKind => ({
     parts: parts(name, fit),
     nodeNames: {},
     offers: offersOf(fit),
-    settle: (_found, params) => settleFuel(params),
+    settle: (_found, params) => settleFuel(fit, params),
     slowly: tankSlowly,
   }),
 });

@@ -1,3 +1,4 @@
+import { seatOver } from '../flooding.ts';
 import { between, logBetween, type PartKind, type PlateSpec } from '../../../machine/part.ts';
 
 export const hidden = <Id extends string>(id: Id, label: string, low: number, high: number): PlateSpec<Id> => ({
@@ -37,7 +38,7 @@ export const needle: PartKind<'squareMetres' | 'leakSquareMetres'> = {
       weight: 3,
       repair: 'renew',
       comesWith: 'shaking',
-      apply: (p, s) => ({ ...p, leakSquareMetres: logBetween(1.2e-7, 9e-7, s) }),
+      apply: (p, s, fit) => ({ ...p, leakSquareMetres: logBetween(3.5e-8, 5e-7, s) * seatOver(fit) }),
     },
   ],
   elements: () => [],
@@ -57,7 +58,7 @@ export const float: PartKind<'high', 'sinks' | 'boils' | 'gone'> = {
       label: 'holed or soaked with fuel, sinks',
       weight: 1.5,
       repair: 'renew',
-      apply: (p, s) => ({ ...p, high: between(0.6, 0.9, s), sinks: 1 }),
+      apply: (p, s) => ({ ...p, high: between(0.15, 0.9, s), sinks: 1 }),
     },
     {
       id: 'low',

@@ -47,7 +47,7 @@ export const ownCarburettor: PartKind<Own> = {
       weight: 2,
       repair: 'needle',
       comesWith: 'shaking',
-      apply: (p, s) => ({ ...p, high: between(0.65, 1, s) }),
+      apply: (p, s) => ({ ...p, high: between(0.2, 1, s) }),
     },
     {
       id: 'starved',

@@ -15,7 +15,7 @@ export const lookSensor: CheckMaker = () => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const dirty = seen((figuresAt(scene.params, 'sensor').dirty ?? 0) > 0.5, 0.92);
+        const dirty = seen((figuresAt(scene.params, 'sensor').dirty ?? 0) > 0, 0.92);
         return { 'dirty or out of place': dirty, 'clean and clear': 1 - dirty };
       },
     },

@@ -34,7 +34,7 @@ export const plugDeposit: CheckMaker = (machine) => [
       const { shuntOhms, wets, tooCold = 0 } = figuresAt(scene.params, 'plugs');
       const own = Array.from({ length: machine.fit.cylinders }, (_, i) => figuresAt(scene.params, idOf('plug', i + 1)));
       const fouled = own.some((p) => p.shuntOhms < SOOTED_OHMS) || shuntOhms < SOOTED_OHMS || tooCold > 0;
-      const fuel = any([done.drowned, ...done.unlit, scene.see('floods', KEY_OFF)]);
+      const fuel = any([done.drowned, ...done.unlit, scene.see('drowns', KEY_OFF)]);
       const soot = any([done.black, seen(fouled, 0.95)]) * (1 - fuel * wets);
       return firstSeen(
         [

@@ -3,6 +3,7 @@ import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { addedAt, addedParts, addedStations } from '../../shared/added.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
+import { leakAtWork } from '../parts/condenser.ts';
 import { arcOhms, parallel } from '../parts/points.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { closedSeconds } from '../../../ignition/index.ts';
@@ -67,14 +68,15 @@ const parts = (fit: Fit, site: Site): PartInstance[] => [
 ];
 
 /** Points and condenser as the coil meets them. */
-const breaker: Breaker = (scene: Known, state) => ({
-  closedSeconds: closedSeconds(figuresAt(scene.params, 'points').dwellDegrees, distributorRpm(scene, state)),
-  condenserFarads: figuresAt(scene.params, 'condenser').farads + (state.clipped?.includes('condenser') ? 0.22e-6 : 0),
-  leakOhms: parallel(
-    figuresAt(scene.params, 'condenser').leakOhms,
-    arcOhms(figuresAt(scene.params, 'points').gapMetres),
-  ),
-});
+const breaker: Breaker = (scene: Known, state) => {
+  const condenserLeakOhms = leakAtWork(figuresAt(scene.params, 'condenser').leakOhms);
+  return {
+    closedSeconds: closedSeconds(figuresAt(scene.params, 'points').dwellDegrees, distributorRpm(scene, state)),
+    condenserFarads: figuresAt(scene.params, 'condenser').farads + (state.clipped?.includes('condenser') ? 0.22e-6 : 0),
+    condenserLeakOhms,
+    leakOhms: parallel(condenserLeakOhms, arcOhms(figuresAt(scene.params, 'points').gapMetres)),
+  };
+};
 
 export const batteryPoints: TrailKind = {
   trail: 'spark',

@@ -4,6 +4,7 @@ import { sparkOffers } from '../offers.ts';
 import type { Site } from '../../../machine/site.ts';
 import { closedSeconds, requiredVolts } from '../../../ignition/index.ts';
 import { PARTS, type PartInstance } from '../parts/index.ts';
+import { leakAtWork } from '../parts/condenser.ts';
 import { arcOhms, parallel } from '../parts/points.ts';
 import type { Fit } from '../../../schema/fit.ts';
 import { coilFiring, coilSpark, distributorRpm, type Drive } from '../coilSpark.ts';
@@ -107,6 +108,7 @@ function driveOf(fit: Fit): Drive {
       const condenser = figuresAt(scene.params, idOf('condenser', n));
       const unhooked = state.unplugged?.includes(idOf('condenser', n)) ?? false;
       const clipped = state.clipped?.includes(idOf('condenser', n)) ? 0.22e-6 : 0;
+      const condenserLeakOhms = unhooked ? 1e9 : leakAtWork(condenser.leakOhms);
       return {
         // A cam of its own on the camshaft, or at half the crank's speed.
         closedSeconds: closedSeconds(
@@ -114,10 +116,8 @@ function driveOf(fit: Fit): Drive {
           distributorRpm(scene, state),
         ),
         condenserFarads: (unhooked ? 0.2e-9 : condenser.farads) + clipped,
-        leakOhms: parallel(
-          unhooked ? 1e9 : condenser.leakOhms,
-          arcOhms(figuresAt(scene.params, idOf('points', n)).gapMetres),
-        ),
+        condenserLeakOhms,
+        leakOhms: parallel(condenserLeakOhms, arcOhms(figuresAt(scene.params, idOf('points', n)).gapMetres)),
       };
     },
   };

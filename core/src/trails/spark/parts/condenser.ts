@@ -1,5 +1,19 @@
 import { deadShort, logBetween, type PartKind } from '../../../machine/part.ts';
 
+/** Insulation of a condenser that is good, ohms, and of one that has gone by all means. */
+const GOOD_OHMS = 2e7;
+const GONE_OHMS = 1e6;
+/**
+ * By how much paper that has gone leaks more under the hundreds of volts of a firing coil than on an ohmmeter, which is
+ * why testers put its working volts on it. Judgement.
+ */
+const UNDER_VOLTS = 250;
+/** Ohms of a condenser's insulation under its working volts, by what an ohmmeter finds. */
+export function leakAtWork(ohms: number): number {
+  const gone = Math.log(GOOD_OHMS / ohms) / Math.log(GOOD_OHMS / GONE_OHMS);
+  return ohms / UNDER_VOLTS ** Math.min(1, Math.max(0, gone));
+}
+
 export const condenser: PartKind<'farads' | 'leakOhms'> = {
   kind: 'condenser',
   symbol: 'capacitor',
@@ -9,7 +23,7 @@ export const condenser: PartKind<'farads' | 'leakOhms'> = {
       id: 'leakOhms',
       label: 'Insulation',
       dimension: 'resistance',
-      typical: () => ({ low: 2e7, high: 5e8 }),
+      typical: () => ({ low: GOOD_OHMS, high: 5e8 }),
       hidden: true,
     },
   ],
@@ -47,7 +61,7 @@ export const condenser: PartKind<'farads' | 'leakOhms'> = {
       weight: 2,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p, s) => ({ ...p, leakOhms: logBetween(150, 12, s) }),
+      apply: (p, s) => ({ ...p, leakOhms: logBetween(2e5, 500, s) }),
     },
   ],
   elements: (p, { id, nodes }) => [

@@ -1,6 +1,11 @@
 import { between, deadShort, OPEN_OHMS, type PartKind } from '../../../machine/part.ts';
 import { camAt } from './distributorShaft.ts';
 
+/** Of the degrees of dirt, those from which a sensor sees no edge at all; before that it misses some. Judgement. */
+const BLIND_FROM = 0.5;
+/** Share of edges that a dirty sensor misses, 0…1. */
+export const missesEdges = ({ dirty = 0 }: { readonly dirty?: number }): number => Math.min(1, dirty);
+
 /** Hall or optical sensor: earths its signal as the vane passes. `unfed` is set where its supply fails it. */
 export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty' | 'still'> = {
   kind: 'sensor',
@@ -43,7 +48,7 @@ export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty' | 'still'> = {
       weight: 1.5,
       repair: 'clean',
       comesWith: 'damp',
-      apply: (p) => ({ ...p, stays: 1, dirty: 1 }),
+      apply: (p, s) => ({ ...p, stays: Number(s > BLIND_FROM), dirty: s > BLIND_FROM ? 1 : between(0.05, 0.45, s / BLIND_FROM) }),
     },
   ],
   elements: (p, { id, nodes, state }) => [
