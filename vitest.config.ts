@@ -31,6 +31,7 @@ export default defineConfig({
           name: 'web',
           include: ['web/src/**/*.test.{ts,tsx}'],
           environment: 'jsdom',
+          setupFiles: ['web/src/__tests__/setup.ts'],
           testTimeout: 30_000,
           sequence: { groupOrder: 0 },
         },

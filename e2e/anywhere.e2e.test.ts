@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, goOn, launch, openWindow, sees, textOf, type } from './browser.ts';
+import { axe, choose, click, goOn, launch, named, openWindow, sees, textOf, type } from './browser.ts';
 import { Player, traceToVerdict } from './player.ts';
 import { TestServer } from './server.ts';
 
@@ -18,17 +18,8 @@ afterAll(async () => {
 });
 
 /** Picks the option of this text in the field of this label. */
-async function pick(page: Page, label: string, option: string): Promise<void> {
-  const field = await page.waitForSelector(`xpath///label[text()="${label}"]/..//select`);
-  const value = await field!.$$eval(
-    'option',
-    (all, text) =>
-      all.find((o) => o.textContent === text)?.value ??
-      `no option "${text}" in: ${all.map((o) => o.textContent).join()}`,
-    option,
-  );
-  await field!.select(value);
-}
+const pick = (page: Page, label: string, option: string): Promise<void> =>
+  choose(page, named('combobox', label), option);
 /** The button that says so, once it is there; a window behind another one is pressed all the same. */
 const press = async (page: Page, text: string): Promise<void> => {
   const found = await page.waitForSelector(`xpath///button[contains(., "${text}")]`);
@@ -70,8 +61,8 @@ describe('a job by leads put anywhere', () => {
     await pick(page, 'Live lead on', 'coil −');
     await page.reload();
     await open();
-    const field = await page.waitForSelector('xpath///label[text()="Live lead on"]/..//select');
-    expect(await field!.evaluate((e) => (e as HTMLSelectElement).selectedOptions[0]!.textContent)).toBe('coil −');
+    const field = await page.waitForSelector(named('combobox', 'Live lead on'));
+    expect(await field!.evaluate((e) => e.textContent)).toBe('coil −');
     await put('coil −', 'the points base plate', '9,4');
     await put('coil +', 'coil −', '0.9');
     await put('the terminal at the points', 'the points base plate', '9.3 V');

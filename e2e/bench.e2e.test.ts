@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, go, launch, openWindow, sees, textOf } from './browser.ts';
+import { axe, choose, click, go, launch, named, openWindow, sees, textOf } from './browser.ts';
 import { TestServer } from './server.ts';
 
 let browser: Browser;
@@ -130,10 +130,10 @@ describe('the setting bench', () => {
     await page.waitForFunction(() =>
       document.body.innerText.includes('Leads 5 and 3 swapped would do that: each sparks 120° from its moment'),
     );
-    const towers = await page.$$('xpath///label[starts-with(text(), "Tower ")]/..//select');
-    expect(towers).toHaveLength(6);
+    expect(await page.$$('xpath///label[starts-with(text(), "Tower ")]/..//button')).toHaveLength(6);
     // Tower by tower, as they stand there: 3 and 5 the wrong way round.
-    for (const [k, lead] of ['1', '3', '5', '6', '2', '4'].entries()) await towers[k]!.select(lead);
+    for (const [k, lead] of ['1', '3', '5', '6', '2', '4'].entries())
+      await choose(page, named('combobox', `Tower ${k + 1}`), lead);
     await page.waitForFunction(() =>
       /Leads 5 and 3 are swapped|Leads 3 and 5 are swapped/.test(document.body.innerText),
     );

@@ -103,6 +103,31 @@ export const click = async (page: Page, role: string, name: string): Promise<voi
     if (pressed) return;
   }
 };
+/**
+ * Picks an option of a list that opens, by its value or its text, with the keys: a window behind another one draws no
+ * frames in which something could be clicked.
+ */
+export const choose = async (page: Page, list: string, option: string): Promise<void> => {
+  const press = (e: Element, key: string) => {
+    (e as HTMLElement).focus();
+    e.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+  };
+  const trigger = await page.waitForSelector(list);
+  await trigger!.evaluate(press, 'Enter');
+  await page.waitForFunction(
+    (wanted) =>
+      [...document.querySelectorAll<HTMLElement>('[role=option]')].some(
+        (o) => o.dataset['value'] === wanted || o.textContent === wanted,
+      ),
+    { timeout: 20_000 },
+    option,
+  );
+  const all = await page.$$('[role=option]');
+  for (const one of all)
+    if (await one.evaluate((o, w) => (o as HTMLElement).dataset['value'] === w || o.textContent === w, option))
+      await one.evaluate(press, 'Enter');
+  await page.waitForFunction(() => document.querySelector('[role=option]') === null);
+};
 export const type = async (page: Page, name: string, text: string): Promise<void> => {
   await page.locator(named('textbox', name)).fill(text);
 };

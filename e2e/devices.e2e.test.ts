@@ -6,7 +6,7 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it, onTestFinished } from 'vitest';
-import { axe, click, launch, openWindow, sees, type } from './browser.ts';
+import { axe, choose, click, launch, openWindow, sees, type } from './browser.ts';
 import { TestServer } from './server.ts';
 
 /** A name in the shop's network: not the loopback, and over plain http no secure place. */
@@ -99,7 +99,7 @@ describe('in the shop’s network, by https and the shop key', () => {
     // The phone goes where there is no signal, and works on; its page is closed and opened again.
     await phone.page.setOfflineMode(true);
     await sees(phone.page, 'No connection to the workshop');
-    await phone.page.select('section[aria-label="Waiting"] select', 'part');
+    await choose(phone.page, 'section[aria-label="Waiting"] [role=combobox]', 'owner');
     await sees(phone.page, '1 entry waits');
     await readBattery(phone.page, url, 'van-2', '12.5');
     await sees(phone.page, '2 entries wait');
@@ -111,7 +111,7 @@ describe('in the shop’s network, by https and the shop key', () => {
 
     // Meanwhile the bench writes to the same job.
     await bench.page.goto(`${url}/jobs/van-2/complaint`, { waitUntil: 'networkidle2' });
-    await bench.page.select('section[aria-label="Waiting"] select', 'helper');
+    await choose(bench.page, 'section[aria-label="Waiting"] [role=combobox]', 'helper');
     // A page that is left in the same moment takes with it what it has not kept yet.
     await bench.page.waitForFunction(
       async () =>
@@ -129,13 +129,13 @@ describe('in the shop’s network, by https and the shop key', () => {
       for (const said of ['12.5 V', '12.2 V', 'AK, Phone', 'JM, Bench']) await sees(page, said);
     }
     await click(phone.page, 'link', 'Show what waits');
-    await sees(phone.page, 'waits for: part');
+    await sees(phone.page, 'waits for: owner');
     await sees(phone.page, 'waits for: helper');
     expect(await axe(phone.page)).toEqual([]);
     await click(phone.page, 'button', 'Take what was entered here');
     await sees(phone.page, 'Nothing waits');
     await bench.page.goto(`${url}/`, { waitUntil: 'networkidle2' });
-    await sees(bench.page, 'Waits for a part');
+    await sees(bench.page, 'Waits for the owner');
 
     // Put out, the phone is told and loses nothing.
     await bench.page.goto(`${url}/shop`, { waitUntil: 'networkidle2' });

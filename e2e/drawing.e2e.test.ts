@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, goOn, launch, openWindow, sees, tabTo, textOf } from './browser.ts';
+import { axe, choose, click, goOn, launch, openWindow, sees, tabTo, textOf } from './browser.ts';
 import { TestServer } from './server.ts';
 
 const server = new TestServer();
@@ -85,7 +85,7 @@ describe('the wiring of a machine', () => {
     await page.keyboard.press('Enter');
     const panel = 'section[aria-label="What is drawn"]';
     await page.waitForFunction((p) => document.querySelector(`${p} h2`)?.textContent === 'Fuse', {}, panel);
-    await page.select(`${panel} select`, 'fuse.blown');
+    await choose(page, `${panel} [role=combobox]`, 'fuse.blown');
     await page.waitForSelector('[data-part=fuse][aria-label*="shown as failed"]');
     await page.waitForSelector('[data-part=coil][aria-label*="now 0 A"]');
     // All of it stands in the address: a reload shows the same.

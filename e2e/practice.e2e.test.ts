@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, click, launch, named, openWindow, sees, textOf } from './browser.ts';
+import { axe, choose, click, launch, named, openWindow, sees, textOf } from './browser.ts';
 import { TestServer } from './server.ts';
 
 /** More stops than any of these screens has. */
@@ -109,11 +109,10 @@ describe('the practice bench', () => {
   it('a teacher sets the fault and reads along on another device while the learner works', async () => {
     const teacher = await openWindow(browser);
     await teacher.page.goto(`${url}/practice`);
-    await teacher.page.waitForSelector('form[aria-label="Draw a lesson"] option[value="grey-saloon"]');
-    await teacher.page.select(named('combobox', 'Machine'), 'grey-saloon');
+    await choose(teacher.page, named('combobox', 'Machine'), 'grey-saloon');
     await teacher.page.locator('::-p-text(Choose what is wrong)').click();
-    await teacher.page.waitForSelector('option[value="condenser.shorted"]', { timeout: 60_000 });
-    await teacher.page.select(named('combobox', 'First fault'), 'condenser.shorted');
+    await teacher.page.waitForSelector(named('combobox', 'First fault'), { timeout: 60_000 });
+    await choose(teacher.page, named('combobox', 'First fault'), 'condenser.shorted');
     await click(teacher.page, 'button', 'Draw it');
     await sees(teacher.page, 'What will you check?');
     const at = teacher.page.url();

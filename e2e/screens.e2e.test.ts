@@ -52,7 +52,7 @@ describe('at 390 pixels', () => {
       over: document.documentElement.scrollWidth - innerWidth,
       small: [
         ...document.querySelectorAll<HTMLElement>(
-          'main button, main [role=radio], main input:not([type=checkbox]):not([type=file]), main select',
+          'main button, main [role=radio], main input:not([type=checkbox]):not([type=file])',
         ),
       ]
         .filter((e) => e.offsetParent !== null && e.getBoundingClientRect().height < 47.5)

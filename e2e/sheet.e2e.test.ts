@@ -29,12 +29,18 @@ describe('a sheet to take along', () => {
     expect(paper.match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
 
     // One of them is told by a word, one box is left empty, and a reload loses nothing.
-    const fields = 'form[aria-label="What was read"] :is(select, input)';
-    const word = await page.$$eval(fields, (all) => {
-      const select = all.find((e): e is HTMLSelectElement => e instanceof HTMLSelectElement)!;
-      return { id: select.id, value: select.options[1]!.value };
-    });
-    await page.select(`[id="${word.id}"]`, word.value);
+    const list = 'form[aria-label="What was read"] [role=combobox]';
+    await page.focus(list);
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('[role=option]');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    const word = await page.waitForFunction(
+      (at) => document.querySelector<HTMLButtonElement>(at)?.value,
+      { timeout: 20_000 },
+      list,
+    );
+    const told = await word.jsonValue();
     await page.reload();
     await page.waitForSelector('section[aria-label="Sheet"] li');
     expect(await labels()).toEqual(first);
@@ -51,7 +57,7 @@ describe('a sheet to take along', () => {
     );
     const after = await readings();
     expect(after.length).toBe(before.length + 1);
-    expect(after.at(-1)!.value).toEqual({ kind: 'word', word: word.value });
+    expect(after.at(-1)!.value).toEqual({ kind: 'word', word: told });
     expect(faults).toEqual([]);
     await context.close();
   });

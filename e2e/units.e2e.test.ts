@@ -1,6 +1,6 @@
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { axe, launch, openWindow, sees, textOf } from './browser.ts';
+import { axe, choose, launch, named, openWindow, sees, textOf } from './browser.ts';
 import { TestServer } from './server.ts';
 
 describe('units by habit', () => {
@@ -21,7 +21,7 @@ describe('units by habit', () => {
     await page.goto(`${url}/shop`);
     await page.waitForSelector('section[aria-label="Units"]');
     expect(await axe(page)).toEqual([]);
-    await page.select('::-p-aria([name="Gaps and small lengths"][role="combobox"])', 'thou');
+    await choose(page, named('combobox', 'Gaps and small lengths'), 'thou');
     await page.waitForFunction(async () => (await (await fetch('/api/house')).json()).house.units.length === 'thou');
 
     await page.goto(`${url}/jobs/saloon-2/trace?check=points-gap`);
@@ -42,7 +42,7 @@ describe('units by habit', () => {
     // This device goes back to millimetres; the shop and the reading stay as they are.
     await page.goto(`${url}/shop`);
     await page.waitForSelector('section[aria-label="Units"]');
-    await page.select('::-p-aria([name="Gaps and small lengths, this device"][role="combobox"])', 'mm');
+    await choose(page, named('combobox', 'Gaps and small lengths, this device'), 'mm');
     await page.goto(`${url}/jobs/saloon-2/trace?check=points-gap`);
     await page.waitForSelector('#reading');
     expect(await textOf(page, 'section[aria-label="Check"]')).toMatch(/when well 0\.\d+–0\.\d+ mm/);

@@ -10,6 +10,7 @@ import { useReady } from '../tracer/useTracer.ts';
 import { NewJobPage } from './newJob/NewJobPage.tsx';
 import { FilesPanel } from './shop/FilesPanel.tsx';
 import { HouseForm } from './shop/HouseForm.tsx';
+import { pickFrom } from '../__tests__/pickFrom.ts';
 
 // What the worker works out of a machine whose regulator is no longer made.
 vi.mock('../tracer/useTracer.ts', async (real) => ({
@@ -298,7 +299,7 @@ describe('a repair', () => {
     expect(screen.queryByLabelText('How it is wired now')).toBeNull();
     await userEvent.click(screen.getByRole('radio', { name: 'Adapted' }));
     await userEvent.type(screen.getByLabelText('How it is wired now'), 'Module on the wing, green to coil −');
-    await userEvent.selectOptions(screen.getByLabelText('Regulator wired'), 'three-shunt');
+    await pickFrom('Regulator wired', 'three-shunt');
     await userEvent.click(screen.getByRole('button', { name: 'Write down the repair' }));
     await waitFor(() => expect(sent.some((s) => s.method === 'POST')).toBe(true));
     expect(sent.find((s) => s.method === 'POST')!.body).toMatchObject({
@@ -330,7 +331,7 @@ describe('a repair', () => {
   it('picked from the list brings its usual minutes and money', async () => {
     server(() => ({ status: 201, body: stored() }));
     form();
-    await userEvent.selectOptions(screen.getByRole('combobox', { name: 'Repair' }), 'coil.replace');
+    await pickFrom('Repair', 'coil.replace');
     expect((screen.getByLabelText('Parts, €') as HTMLInputElement).value).toBe('55');
   });
 });

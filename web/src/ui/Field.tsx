@@ -1,4 +1,5 @@
 import { useId, type InputHTMLAttributes, type ReactNode, type TextareaHTMLAttributes } from 'react';
+import { Select, type Option, type OptionGroup } from './Select.tsx';
 
 interface Shown {
   label: string;
@@ -10,7 +11,7 @@ interface Shown {
 function Around({ id, label, error, hint, children }: Shown & { id: string; children: ReactNode }) {
   return (
     <div>
-      <label htmlFor={id} className="tag mb-1 block">
+      <label id={`${id}-label`} htmlFor={id} className="tag mb-1 block">
         {label}
       </label>
       {children}
@@ -72,17 +73,19 @@ export function SelectField({
   value,
   onChange,
   options,
-}: Shown & { value: string; onChange: (value: string) => void; options: readonly { value: string; label: string }[] }) {
+}: Shown & { value: string; onChange: (value: string) => void; options: readonly (Option | OptionGroup)[] }) {
   const id = useId();
   return (
     <Around id={id} label={label} error={error} hint={hint}>
-      <select id={id} className="field" value={value} onChange={(e) => onChange(e.target.value)}>
-        {options.map((o) => (
-          <option key={o.value} value={o.value}>
-            {o.label}
-          </option>
-        ))}
-      </select>
+      <Select
+        id={id}
+        labelledBy={`${id}-label`}
+        value={value}
+        onChange={onChange}
+        options={options}
+        invalid={Boolean(error)}
+        describedBy={error || hint ? `${id}-note` : undefined}
+      />
     </Around>
   );
 }

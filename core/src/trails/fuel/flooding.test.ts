@@ -11,7 +11,7 @@ import { middleFigures } from '../../tracing/middle.ts';
 import { buildModel } from '../../tracing/model.ts';
 import { drinks, feedOf } from './feeding.ts';
 import { drownsIn } from './flooding.ts';
-import { withFigures } from '../../machine/figures.ts';
+import { figuresAt, withFigures } from '../../machine/figures.ts';
 
 const model = buildModel(FUELLED['mechanical pump, breaker points']!, house);
 const { fit } = model.machine;
@@ -48,7 +48,10 @@ describe('what floods does so by degrees', () => {
     const feed = feedOf(sound);
     const holeFor = (flow: number) => flow / (0.7 * Math.sqrt((2 * (feed.head + feed.pump)) / 740));
     const leaking = (share: number) =>
-      withFigures(sound, 'fuel-needle', { leakSquareMetres: holeFor(share * drinks(fit, 'idle')) });
+      withFigures(sound, 'fuel-needle', {
+        ...figuresAt(sound, 'fuel-needle'),
+        leakSquareMetres: holeFor(share * drinks(fit, 'idle')),
+      });
     expect(drownsIn(fit, leaking(0.9), feed, 'idle')).toBeLessThan(0.01);
     expect(drownsIn(fit, leaking(1.5), feed, 'idle')).toBeCloseTo(0.5, 1);
     expect(drownsIn(fit, leaking(2.1), feed, 'idle')).toBeGreaterThan(0.99);

@@ -1,10 +1,11 @@
 import type { FreeProbe, ModelView } from '@pondu/core';
 import { Crosshair } from 'lucide-react';
-import { Fragment, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import type { useProbing } from './useProbing.ts';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
+import { Select } from '../../ui/Select.tsx';
 
 const INSTRUMENTS: readonly { value: FreeProbe['instrument']; label: string }[] = [
   { value: 'voltmeter', label: 'Voltmeter' },
@@ -135,29 +136,24 @@ function PlaceField({
 }) {
   const id = useId();
   const ordered = [...stations].sort((a, b) => Number(b.id === station) - Number(a.id === station));
+  const options = [
+    { value: '', label: 'Choose' },
+    ...ordered
+      .map((s) => ({
+        label: s.label,
+        options: places.filter((p) => p.station === s.id).map((p) => ({ value: p.id, label: p.label })),
+      }))
+      .filter((group) => group.options.length > 0),
+  ];
   return (
     <div>
-      <label htmlFor={id} className="tag mb-1 block">
+      <label id={`${id}-label`} htmlFor={id} className="tag mb-1 block">
         {label}
       </label>
       <div className="flex gap-2">
-        <select id={id} className="field min-w-0 grow" value={value} onChange={(e) => onChange(e.target.value)}>
-          <option value="">Choose</option>
-          {ordered.map((s) => {
-            const own = places.filter((p) => p.station === s.id);
-            return own.length === 0 ? (
-              <Fragment key={s.id} />
-            ) : (
-              <optgroup key={s.id} label={s.label}>
-                {own.map((p) => (
-                  <option key={p.id} value={p.id}>
-                    {p.label}
-                  </option>
-                ))}
-              </optgroup>
-            );
-          })}
-        </select>
+        <div className="min-w-0 grow">
+          <Select id={id} labelledBy={`${id}-label`} value={value} onChange={onChange} options={options} />
+        </div>
         <Button look="quiet" aria-label={`${label}: pick it on the map`} onClick={onMap}>
           <Crosshair aria-hidden className="size-5" />
         </Button>

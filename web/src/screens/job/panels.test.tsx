@@ -7,6 +7,7 @@ import { ClearingSteps } from './ClearingPanel.tsx';
 import { HeatBox } from './HeatBox.tsx';
 import { SoakPanel } from './SoakPanel.tsx';
 import { WaveChart } from './WavePanel.tsx';
+import { pickFrom } from '../../__tests__/pickFrom.ts';
 
 beforeEach(() => {
   localStorage.clear();
@@ -113,8 +114,8 @@ describe('when it last ran', () => {
     vi.useRealTimers();
     shown(proof({ warmth: 'hot' }));
     const before = Date.now();
-    await userEvent.selectOptions(screen.getByLabelText('It stopped'), 'some hours ago');
-    await userEvent.selectOptions(screen.getByLabelText('It ran for'), 'ten minutes');
+    await pickFrom('It stopped', 'some hours ago');
+    await pickFrom('It ran for', 'ten minutes');
     await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     const { body } = sent[0]!.body as { body: { kind: string; ranMinutes: number; stoppedAt: string } };

@@ -15,6 +15,7 @@ import type { z } from 'zod';
 import { Around, machine as known } from '../../__tests__/support.tsx';
 import { formFit, typedFit } from './formFit.ts';
 import { MachineForm } from './MachineForm.tsx';
+import { pickFrom } from '../../__tests__/pickFrom.ts';
 
 interface SentTrail {
   trail: string;
@@ -215,7 +216,7 @@ describe('a machine by what one sees', () => {
     expect(sent).toEqual([]);
     expect(screen.getByText('Say what it is.')).toBeTruthy();
     await userEvent.type(screen.getByLabelText('Its name here'), 'Hidden relay');
-    await userEvent.selectOptions(screen.getByLabelText('What it is'), 'relay');
+    await pickFrom('What it is', 'relay');
     await userEvent.click(screen.getByRole('button', { name: 'Something stands in the feed' }));
     expect(screen.getAllByLabelText('Its name here')).toHaveLength(2);
     await userEvent.click(screen.getByRole('button', { name: 'Take out 2' }));
@@ -226,11 +227,13 @@ describe('a machine by what one sees', () => {
     await form();
     await userEvent.click(screen.getByRole('button', { name: 'Something stands in the feed' }));
     await userEvent.type(screen.getByLabelText('Its name here'), 'Alarm');
-    await userEvent.selectOptions(screen.getByLabelText('Where it stands'), 'after the coil');
-    expect(screen.getByLabelText<HTMLSelectElement>('Where it stands').value).toBe('after the coil');
+    await pickFrom('Where it stands', 'after the coil');
+    expect(screen.getByLabelText<HTMLButtonElement>('Where it stands').value).toBe('after the coil');
     await pick(/^A coil on each plug/);
-    const places = [...screen.getByLabelText<HTMLSelectElement>('Where it stands').options].map((o) => o.value);
+    await userEvent.click(screen.getByRole('combobox', { name: 'Where it stands' }));
+    const places = screen.getAllByRole('option').map((o) => o.dataset['value']);
     expect(places).toEqual(['before the switch', 'after the switch']);
+    await userEvent.keyboard('{Escape}');
     await save();
     expect(spark().options['added']).toEqual([{ what: 'box', label: 'Alarm' }]);
   });

@@ -26,6 +26,7 @@ import { LessonList } from './LessonList.tsx';
 import { MovesLog } from './MovesLog.tsx';
 import { ReviewView } from './ReviewView.tsx';
 import { useLessonPlay } from './useLessonPlay.ts';
+import { pickFrom } from '../../__tests__/pickFrom.ts';
 
 const { lesson, truth } = deal({ machine, house, twists: [], seed: 3, faults: ['condenser.shorted'] }, tracer);
 const model = modelView(new TracerCache(2), machine, house);
@@ -99,7 +100,7 @@ describe('the work on a lesson', () => {
     expect(screen.getByRole('button', { name: 'Since when?' }).hasAttribute('disabled')).toBe(true);
     await press('A hint');
     expect((await screen.findByRole('status')).textContent).toBe('Most speaks for spark.');
-    await userEvent.selectOptions(screen.getByLabelText('Put right'), 'condenser.replace');
+    await pickFrom('Put right', 'condenser.replace');
     await press(/^Do it: .*€/);
     await screen.findByText('Moves: 3');
     const log = within(screen.getByRole('region', { name: 'Moves' }));

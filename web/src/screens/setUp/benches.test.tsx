@@ -17,6 +17,7 @@ import { PointsBench } from './PointsBench.tsx';
 import { RoadBench } from './RoadBench.tsx';
 import { TimingBench } from './TimingBench.tsx';
 import { TimingUntold } from './TimingUntold.tsx';
+import { pickFrom } from '../../__tests__/pickFrom.ts';
 
 const sent: { path: string; body: unknown }[] = [];
 beforeEach(() => {
@@ -143,11 +144,11 @@ describe('firing order', () => {
     // Nothing is taken for right that nobody has looked at.
     expect(statuses()).toContain('Set each tower');
     for (const [tower, lead] of Object.entries({ 'Tower 1': '1', 'Tower 2': '4', 'Tower 4': '2' }))
-      await userEvent.selectOptions(screen.getByLabelText(tower), lead);
-    await userEvent.selectOptions(screen.getByLabelText('Tower 3'), '4');
+      await pickFrom(tower, lead);
+    await pickFrom('Tower 3', '4');
     expect(screen.getByRole('alert').textContent).toContain('Lead 4 stands in two towers');
     expect(statuses()).toContain('Set each tower');
-    await userEvent.selectOptions(screen.getByLabelText('Tower 3'), '3');
+    await pickFrom('Tower 3', '3');
     expect(screen.queryByRole('alert')).toBeNull();
     expect(statuses()).toContain('Leads 3 and 4 are swapped');
     expect(screen.getByRole('img').getAttribute('aria-label')).toContain('tower 2: 3, found 4');
@@ -401,7 +402,7 @@ describe('road test, carburettor, charging, tightening', () => {
   });
   it('an M10 of 8.8 takes 50, oiled 38; a plug its turns', async () => {
     shown(<FastenersBench jobId="j" />);
-    await userEvent.selectOptions(screen.getByLabelText('Thread'), 'M10');
+    await pickFrom('Thread', 'M10');
     expect(statuses()).toMatch(/5[01] N m \(37 lb ft\)/);
     await userEvent.click(screen.getByRole('radio', { name: 'Oiled' }));
     expect(statuses()).toMatch(/38 N m/);
