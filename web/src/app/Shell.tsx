@@ -1,7 +1,6 @@
 import { Keyboard, Moon, Sun } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
-import { Link, NavLink, Outlet, useNavigate } from 'react-router';
+import { Link, NavLink, Outlet } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { LinkBanner } from '../offline/LinkBanner.tsx';
 import { useSync } from '../offline/useSync.ts';
@@ -10,6 +9,7 @@ import { useTheme } from './theme.ts';
 
 /** Not needed to see the first screen: fetched when it stands. */
 const HelpSheet = lazy(async () => ({ default: (await import('./HelpSheet.tsx')).HelpSheet }));
+const Keys = lazy(async () => ({ default: (await import('./Keys.tsx')).Keys }));
 const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
 
 const PLACES = [
@@ -22,15 +22,8 @@ const PLACES = [
 export function Shell() {
   const [theme, toggleTheme] = useTheme();
   const [help, setHelp] = useState(false);
-  const go = useNavigate();
   useSync();
   const spoken = useShopHabits();
-  useHotkeys(['?', 'shift+?'], () => setHelp((h) => !h), { useKey: true });
-  useHotkeys('b', () => void go('/'));
-  useHotkeys('m', () => void go('/machines'));
-  useHotkeys('n', () => void go('/new'));
-  useHotkeys('p', () => void go('/practice'));
-  useHotkeys('t', toggleTheme);
   return (
     <>
       <a href="#main" className="sr-only z-40 bg-do p-3 text-on-do focus:not-sr-only focus:absolute">
@@ -76,6 +69,9 @@ export function Shell() {
         {/* In other units and words everything is drawn anew; what is typed is kept with its box. */}
         <Outlet key={spoken} />
       </main>
+      <Suspense>
+        <Keys onHelp={() => setHelp((h) => !h)} onTheme={toggleTheme} />
+      </Suspense>
       <Suspense>
         {help && <HelpSheet open onOpenChange={setHelp} />}
         <Toaster
