@@ -122,7 +122,7 @@ const logged = (before: number, asked?: string): boolean =>
   (asked !== undefined && document.body.innerText.includes(asked)) ||
   Number(/\d+/.exec((document.querySelector('#log') as HTMLElement | null)?.innerText ?? '0')?.[0] ?? 0) > before;
 
-async function entries(page: Page): Promise<number> {
+export async function entries(page: Page): Promise<number> {
   const text = await page.$eval('#log', (e) => (e as HTMLElement).innerText);
   return Number(/\d+/.exec(text)?.[0] ?? 0);
 }

@@ -10,7 +10,7 @@ interface Shown {
 /** What is wrong stands by the field, and is read out with it. */
 function Around({ id, label, error, hint, children }: Shown & { id: string; children: ReactNode }) {
   return (
-    <div>
+    <div className="min-w-0">
       <label id={`${id}-label`} htmlFor={id} className="tag mb-1 block">
         {label}
       </label>

@@ -52,7 +52,7 @@ export function Select({ id, labelledBy, value, onChange, options, invalid, desc
         aria-invalid={invalid ? true : undefined}
         aria-describedby={describedBy}
         value={value}
-        className={`field flex items-center justify-between gap-2 text-left ${className}`}
+        className={`field flex min-w-0 items-center justify-between gap-2 text-left ${className}`}
       >
         <span className="min-w-0 truncate">
           <Radix.Value placeholder="Choose" />
