@@ -128,7 +128,11 @@ for (const [name, path, text, { typed, ...how }] of SHOTS) {
   await page.evaluate(async () => void (await navigator.serviceWorker.ready));
   await page.setOfflineMode(true);
   await sees(page, 'No connection');
-  await page.select('section[aria-label="Waiting"] select', 'part');
+  await page.focus('section[aria-label="Waiting"] [role=combobox]');
+  await page.keyboard.press('Enter');
+  await page.waitForSelector('[role=option]');
+  await page.keyboard.press('End');
+  await page.keyboard.press('Enter');
   await page.goto(`${url}/jobs/van-2/trace?check=battery-rest`);
   await page.waitForSelector('#reading');
   await page.type('#reading', '12.5');
@@ -159,6 +163,7 @@ for (const [name, path, text, { typed, ...how }] of SHOTS) {
   await page.goto(`${url}/practice/${lesson.id}`, { waitUntil: 'networkidle2' });
   await sees(page, 'What will you check?');
   await page.locator('::-p-text(Battery volts, cranking)').click();
+  await pressed(page, 'Understood');
   await page.locator('::-p-text(Do it)').click();
   await sees(page, 'as it should be');
   await page.locator('::-p-text(What was it worth?)').click();
