@@ -18,6 +18,7 @@ import { BETWEEN } from './between.ts';
 import { CAR } from './car.ts';
 import { COMING } from './coming.ts';
 import type { Read, Replay } from './replay.ts';
+import { SEVERAL } from './several.ts';
 import { SHOP } from './shop.ts';
 import { SMALL } from './small.ts';
 
@@ -122,16 +123,22 @@ function played(replay: Replay) {
   };
 }
 
+/** Of short jobs: in how many the right repair leads, and which mislead. */
+function leading(replays: readonly Replay[]) {
+  const short = replays.map(played);
+  return {
+    jobs: short.length,
+    truthLeads: Number((short.filter((j) => j.leads).length / short.length).toFixed(3)),
+    misled: short.filter((j) => !j.leads).map(({ name, lead, share }) => ({ name, lead, share })),
+  };
+}
+
 export function replayFigures() {
   const jobs = [...CAR, ...SMALL, ...COMING, ...BETWEEN].map(played);
   const part = (of: (j: (typeof jobs)[number]) => boolean) => Number((jobs.filter(of).length / jobs.length).toFixed(3));
-  const short = SHOP.map(played);
   return {
-    shop: {
-      jobs: short.length,
-      truthLeads: Number((short.filter((j) => j.leads).length / short.length).toFixed(3)),
-      misled: short.filter((j) => !j.leads).map(({ name, lead, share }) => ({ name, lead, share })),
-    },
+    shop: leading(SHOP),
+    several: leading(SEVERAL),
     jobs: jobs.length,
     truthLeads: part((j) => j.leads),
     called: part((j) => j.called),

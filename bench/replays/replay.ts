@@ -20,3 +20,14 @@ export interface Replay {
   /** It is not followed to its end from its complaint alone: only what leads after its readings is counted. */
   readonly leadsOnly?: true;
 }
+
+type Told = Partial<Complaint> & Pick<Complaint, 'symptom'>;
+/** Short jobs, two to six readings each, as they are told over a counter; what they are judged by is who leads. */
+export const toldIn = (machine: string, complaint: Told, truth: string, readings: Replay['readings']): Replay => ({
+  name: `${machine}, ${complaint.symptom}: ${truth}`,
+  machine,
+  complaint,
+  readings,
+  truth,
+  leadsOnly: true,
+});

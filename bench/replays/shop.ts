@@ -1,251 +1,239 @@
-import type { Complaint } from '@pondu/core';
-import type { Replay } from './replay.ts';
+import { toldIn, type Replay } from './replay.ts';
 
-type Told = Partial<Complaint> & Pick<Complaint, 'symptom'>;
 const HOT = { warmth: 'hot', faultPresent: 'yes' } as const;
 const COLD = { warmth: 'cold', faultPresent: 'yes' } as const;
 const WELL_COLD = { warmth: 'cold', faultPresent: 'no' } as const;
 
-/** Short jobs, two to six readings each, as they are told over a counter; what they are judged by is who leads. */
-const told = (machine: string, complaint: Told, truth: string, readings: Replay['readings']): Replay => ({
-  name: `${machine}, ${complaint.symptom}: ${truth}`,
-  machine,
-  complaint,
-  readings,
-  truth,
-  leadsOnly: true,
-});
-
 /** Written from the trade before they were run; readings that do not agree with one another stand as they were. */
 export const SHOP: readonly Replay[] = [
-  told('saloon', { symptom: 'misses' }, 'coil.swap-leads', [
+  toldIn('saloon', { symptom: 'misses' }, 'coil.swap-leads', [
     ['spark-every', 'weak on all'],
     ['coil-feed-closed', 6.4],
     ['coil-primary', 1.5],
     ['spark-polarity', 'flares at the lead'],
     ['look-coil', 'leads swapped'],
   ]),
-  told('tractor', { symptom: 'hard-start' }, 'coil-feed.remake', [
+  toldIn('tractor', { symptom: 'hard-start' }, 'coil-feed.remake', [
     ['battery-rest', 6.3],
     ['coil-feed-closed', 4.6],
     ['switch-drop', 0.05],
     ['coil-feed-drop', 1.4],
   ]),
-  told('tractor', { symptom: 'hard-start' }, 'switch.replace', [
+  toldIn('tractor', { symptom: 'hard-start' }, 'switch.replace', [
     ['battery-rest', 6.35],
     ['coil-feed-closed', 4.9],
     ['switch-drop', 1.1],
   ]),
-  told('van', { symptom: 'hard-start' }, 'condenser.replace', [
+  toldIn('van', { symptom: 'hard-start' }, 'condenser.replace', [
     ['spark-coil-lead', 'weak'],
     ['watch-points', 'fat arcs'],
     ['condenser-insulation', 10000000],
   ]),
-  told('van', { symptom: 'misses' }, 'distributor-shaft.bushes', [
+  toldIn('van', { symptom: 'misses' }, 'distributor-shaft.bushes', [
     ['spark-coil-lead', 'good'],
     ['shaft-play', 'it rocks'],
     ['dwell-wander', 8],
   ]),
-  told('launch', { symptom: 'misses' }, 'plug-5.replace', [
+  toldIn('launch', { symptom: 'misses' }, 'plug-5.replace', [
     ['cylinder-drop', 'only 5 makes none'],
     ['plug-exchanged', 'goes with the plug'],
   ]),
-  told('launch', { symptom: 'misses', pattern: 'damp' }, 'lead-7.replace', [
+  toldIn('launch', { symptom: 'misses', pattern: 'damp' }, 'lead-7.replace', [
     ['cylinder-drop', 'only 7 makes none'],
     ['plug-exchanged', 'stays in its cylinder'],
     ['lead-7-ohms', 8000],
     ['leads-in-the-dark', 'lead 7 leaks'],
   ]),
-  told('launch', { symptom: 'misses' }, 'cap.replace', [
+  toldIn('launch', { symptom: 'misses' }, 'cap.replace', [
     ['spark-coil-lead', 'good'],
     ['spark-every', 'some dead'],
     ['look-leads', 'dry and clean'],
     ['look-cap', 'tracked'],
   ]),
-  told('launch', { symptom: 'no-fire' }, 'distributor-shaft.drive', [
+  toldIn('launch', { symptom: 'no-fire' }, 'distributor-shaft.drive', [
     ['spark-coil-lead', 'none'],
     ['lamp-cranking', 'lit steadily'],
     ['rotor-turns', 'stands still'],
   ]),
-  told('roadster', { symptom: 'no-fire' }, 'module-earth.clean', [
+  toldIn('roadster', { symptom: 'no-fire' }, 'module-earth.clean', [
     ['lamp-cranking', 'lit steadily'],
     ['sensor-feed', 11.9],
     ['module-earth-drop', 1.8],
   ]),
-  told('estate', { symptom: 'dies', pattern: 'hot' }, 'module.replace', [
+  toldIn('estate', { symptom: 'dies', pattern: 'hot' }, 'module.replace', [
     ['spark-coil-lead', 'none', HOT],
     ['module-feed-on', 12.2, HOT],
     ['trigger-ohms', 1050, HOT],
     ['trigger-peak-module', 2.1, HOT],
     ['lamp-cranking', 'lit steadily', HOT],
   ]),
-  told('estate', { symptom: 'dies', pattern: 'now-and-then' }, 'trigger-connector.remake', [
+  toldIn('estate', { symptom: 'dies', pattern: 'now-and-then' }, 'trigger-connector.remake', [
     ['look-connectors', 'trigger’s is bad'],
     ['trigger-ohms', 1100],
     ['trigger-ohms-connected', 6400],
   ]),
-  told('hatchback', { symptom: 'no-fire' }, 'trigger.replace', [
+  toldIn('hatchback', { symptom: 'no-fire' }, 'trigger.replace', [
     ['scan-rpm', 'stays at nought'],
     ['trigger-ohms', 'OL'],
   ]),
-  told('hatchback', { symptom: 'misses' }, 'coil-3.replace', [
+  toldIn('hatchback', { symptom: 'misses' }, 'coil-3.replace', [
     ['scan-counts', 'only 3 counts'],
     ['command-3-signal', 'pulses'],
     ['spark-known-coil-3', 'good'],
   ]),
-  told('dory', { symptom: 'misses' }, 'coil-2.replace', [
+  toldIn('dory', { symptom: 'misses' }, 'coil-2.replace', [
     ['cylinder-drop', 'only 2 makes none'],
     ['plug-exchanged', 'stays in its cylinder'],
     ['points-2-gap', 0.00038],
     ['look-points-2', 'clean'],
     ['coil-2-secondary', 'OL'],
   ]),
-  told('dory', { symptom: 'no-fire' }, 'stop-switch.replace', [
+  toldIn('dory', { symptom: 'no-fire' }, 'stop-switch.replace', [
     ['spark-every', 'none at all'],
     ['spark-stop-off', 'good on all'],
     ['stop-switch', 0.4],
   ]),
-  told('pump', { symptom: 'hard-start' }, 'impulse.free', [
+  toldIn('pump', { symptom: 'hard-start' }, 'impulse.free', [
     ['impulse-snap', 'no snap'],
     ['spark-every', 'weak on all'],
   ]),
-  told('pump', { symptom: 'hard-start' }, 'magnet-rotor.charge', [
+  toldIn('pump', { symptom: 'hard-start' }, 'magnet-rotor.charge', [
     ['impulse-snap', 'it snaps'],
     ['spark-every', 'weak on all'],
     ['magnet-pull', 'soft all round'],
   ]),
-  told('netboat', { symptom: 'no-fire' }, 'trigger.replace', [
+  toldIn('netboat', { symptom: 'no-fire' }, 'trigger.replace', [
     ['spark-every', 'none at all'],
     ['spark-stop-off', 'none at all'],
     ['charge-peak-open', 190],
     ['trigger-ohms', 6],
   ]),
-  told('netboat', { symptom: 'misses' }, 'pack.replace', [
+  toldIn('netboat', { symptom: 'misses' }, 'pack.replace', [
     ['spark-every', 'only 2 is dead'],
     ['coil-2-primary', 0.4],
     ['pack-output-1', 160],
     ['pack-output-2', 8],
   ]),
-  told('pilot', { symptom: 'misses' }, 'charge-coil.replace', [
+  toldIn('pilot', { symptom: 'misses' }, 'charge-coil.replace', [
     ['spark-every', 'weak on all'],
     ['charge-peak-stop-off', 85],
     ['charge-coil-ohms', 300],
   ]),
-  told('lorry', { symptom: 'crank-slow' }, 'battery.replace', [
+  toldIn('lorry', { symptom: 'crank-slow' }, 'battery.replace', [
     ['battery-rest', 6.3],
     ['battery-cranking', 3.4],
     ['battery-load', 3.6],
     ['battery-acid', 'one cell low'],
   ]),
-  told('tender', { symptom: 'hard-start', pattern: 'cold' }, 'preheating.replace', [
+  toldIn('tender', { symptom: 'hard-start', pattern: 'cold' }, 'preheating.replace', [
     ['heat-volts', 11.2],
     ['heat-amps', 22],
     ['heat-each', 'some dark'],
   ]),
-  told('hatchback', { symptom: 'crank-nothing' }, 'interlock-1.replace', [
+  toldIn('hatchback', { symptom: 'crank-nothing' }, 'interlock-1.replace', [
     ['crank-listen', 'nothing'],
     ['crank-switch-out', 12.1],
     ['crank-interlock-1', 11.9],
   ]),
-  told('roadster', { symptom: 'crank-click' }, 'strap.clean', [
+  toldIn('roadster', { symptom: 'crank-click' }, 'strap.clean', [
     ['battery-rest', 12.6],
     ['crank-listen', 'chatters'],
     ['strap-drop', 6.5],
   ]),
-  told('coupe', { symptom: 'no-charge' }, 'charger.replace', [
+  toldIn('coupe', { symptom: 'no-charge' }, 'charger.replace', [
     ['charge-idle', 12.5],
     ['charge-fast', 13.1],
     ['charge-loaded', 12.2],
     ['charge-ripple', 1.1],
   ]),
-  told('hatchback', { symptom: 'no-charge' }, 'charge-wire.remake', [
+  toldIn('hatchback', { symptom: 'no-charge' }, 'charge-wire.remake', [
     ['charge-fast', 13.2],
     ['charge-source', 14.6],
     ['charge-drop', 1.7],
   ]),
-  told('tractor', { symptom: 'no-charge' }, 'charger.polarise', [
+  toldIn('tractor', { symptom: 'no-charge' }, 'charger.polarise', [
     ['charge-belt', 'firm'],
     ['charge-full-field', 'no change'],
     ['charge-residual', 0.05],
   ]),
-  told('van', { symptom: 'no-charge' }, 'cut-out.set', [
+  toldIn('van', { symptom: 'no-charge' }, 'cut-out.set', [
     ['charge-fast', 12.3],
     ['charge-source', 14.8],
     ['charge-cut-out', 'never closes'],
   ]),
-  told('quad', { symptom: 'no-charge' }, 'charge-regulator.replace', [
+  toldIn('quad', { symptom: 'no-charge' }, 'charge-regulator.replace', [
     ['charge-fast', 12.3],
     ['charge-leg-volts-fast-1-2', 55],
     ['charge-leg-volts-fast-2-3', 56],
     ['charge-leg-volts-fast-3-1', 55],
     ['charge-rectifier-look', 'burnt or blistered'],
   ]),
-  told('quad', { symptom: 'no-charge' }, 'charger.replace', [
+  toldIn('quad', { symptom: 'no-charge' }, 'charger.replace', [
     ['charge-fast', 12.9],
     ['charge-leg-volts-fast-1-2', 54],
     ['charge-leg-volts-fast-2-3', 4],
     ['charge-leg-volts-fast-3-1', 3],
     ['charge-leg-ohms-2-3', 'OL'],
   ]),
-  told('launch', { symptom: 'flat-overnight' }, 'charger.replace', [
+  toldIn('launch', { symptom: 'flat-overnight' }, 'charger.replace', [
     ['charge-fast', 14.2],
     ['charge-drain', 0.4],
     ['charge-drain-unplugged', 0.002],
   ]),
-  told('coupe', { symptom: 'floods' }, 'fuel-float.renew', [
+  toldIn('coupe', { symptom: 'floods' }, 'fuel-float.renew', [
     ['fuel-plug', 'dripping'],
     ['fuel-pressure', 22000],
     ['fuel-drips', 'drips or runs'],
     ['fuel-needle-look', 'passes and holds'],
     ['fuel-float-look', 'heavy'],
   ]),
-  told('coupe', { symptom: 'floods', pattern: 'hot' }, 'fuel-choke.free', [
+  toldIn('coupe', { symptom: 'floods', pattern: 'hot' }, 'fuel-choke.free', [
     ['fuel-plug', 'dripping', { warmth: 'hot' }],
     ['fuel-choke-look', 'stays shut'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'fuel-accelerator.renew', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'fuel-accelerator.renew', [
     ['fuel-can', 0.0004],
     ['fuel-squirt', 'nothing or late'],
   ]),
-  told('coupe', { symptom: 'no-idle' }, 'fuel-idle-jet.clean', [
+  toldIn('coupe', { symptom: 'no-idle' }, 'fuel-idle-jet.clean', [
     ['air-spray-joint', 'no change'],
     ['air-hoses', 'no change'],
     ['air-screw-turned', 'no difference'],
     ['fuel-idle-jet-look', 'blocked'],
   ]),
-  told('coupe', { symptom: 'idle-wrong' }, 'air-servo.renew', [
+  toldIn('coupe', { symptom: 'idle-wrong' }, 'air-servo.renew', [
     ['air-servo-pinch', 'it changes'],
     ['air-vacuum-idle', -48000],
   ]),
-  told('coupe', { symptom: 'hard-start', pattern: 'cold' }, 'fuel-pump.renew', [
+  toldIn('coupe', { symptom: 'hard-start', pattern: 'cold' }, 'fuel-pump.renew', [
     ['spark-plug-lead', 'good'],
     ['fuel-stood-full', 'run empty'],
   ]),
-  told('twin', { symptom: 'idle-wrong' }, 'air-balance.set', [
+  toldIn('twin', { symptom: 'idle-wrong' }, 'air-balance.set', [
     ['air-balance-gauge', 6000],
     ['air-balance-ear', 'one is louder'],
   ]),
-  told('twin', { symptom: 'stalls' }, 'fuel-vent.valve', [
+  toldIn('twin', { symptom: 'stalls' }, 'fuel-vent.valve', [
     ['fuel-level', 'enough'],
     ['fuel-cap', 'hisses'],
     ['fuel-vapour-line', 'valve stuck'],
   ]),
-  told('netboat', { symptom: 'no-pull' }, 'fuel-bulb.renew', [
+  toldIn('netboat', { symptom: 'no-pull' }, 'fuel-bulb.renew', [
     ['fuel-bulb-firm', 'firm, then soft'],
     ['fuel-bubbles', 'solid fuel'],
     ['fuel-hand-fed', 'well from the can'],
   ]),
-  told('mower', { symptom: 'no-fire' }, 'fuel-tank.drain', [
+  toldIn('mower', { symptom: 'no-fire' }, 'fuel-tank.drain', [
     ['spark-every', 'good on all'],
     ['fuel-sample', 'smells of varnish'],
     ['fuel-whiff', 'fires for a moment'],
   ]),
-  told('mower', { symptom: 'hard-start' }, 'compression-exhaust-1.set', [
+  toldIn('mower', { symptom: 'hard-start' }, 'compression-exhaust-1.set', [
     ['spark-every', 'good on all'],
     ['compression-1', 350000],
     ['compression-clearances', 'none at the exhaust'],
   ]),
-  told('coupe', { symptom: 'misses' }, 'compression-exhaust-3.head', [
+  toldIn('coupe', { symptom: 'misses' }, 'compression-exhaust-3.head', [
     ['cylinder-drop', 'only 3 makes none'],
     ['spark-every', 'good on all'],
     ['compression-1', 1050000],
@@ -255,267 +243,267 @@ export const SHOP: readonly Replay[] = [
     ['compression-wet', 'hardly rises'],
     ['compression-hiss', 'exhaust pipe'],
   ]),
-  told('coupe', { symptom: 'misses' }, 'compression-gasket.renew', [
+  toldIn('coupe', { symptom: 'misses' }, 'compression-gasket.renew', [
     ['compression-1', 1050000],
     ['compression-2', 500000],
     ['compression-3', 480000],
     ['compression-4', 1040000],
     ['compression-hiss', 'next plug hole'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'timing-chain.renew', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'timing-chain.renew', [
     ['timing-idle', 4],
     ['timing-slack', 'follows late'],
     ['timing-cover', 'in line'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'timing-pod.renew', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'timing-pod.renew', [
     ['timing-idle', 8],
     ['timing-fast', 28],
     ['timing-fast-hose', 28],
     ['timing-pod-hand', 'falls off'],
   ]),
-  told('tender', { symptom: 'will-not-stop' }, 'stop-line.renew', [
+  toldIn('tender', { symptom: 'will-not-stop' }, 'stop-line.renew', [
     ['stop-at-source', -80000],
     ['stop-at-valve', -78000],
     ['stop-at-actuator', -35000],
     ['stop-line-holds', 'falls off'],
   ]),
-  told('tender', { symptom: 'will-not-stop' }, 'stop-check.renew', [
+  toldIn('tender', { symptom: 'will-not-stop' }, 'stop-check.renew', [
     ['stop-at-source', -80000],
     ['stop-at-check', -30000],
   ]),
-  told('lorry', { symptom: 'hard-start' }, 'points.dress', [
+  toldIn('lorry', { symptom: 'hard-start' }, 'points.dress', [
     ['battery-rest', 6.3],
     ['spark-coil-lead', 'weak'],
     ['coil-minus-closed', 0.6],
     ['points-drop', 0.55],
   ]),
-  told('coupe', { symptom: 'no-pull', also: 'misses' }, 'plugs.replace', [
+  toldIn('coupe', { symptom: 'no-pull', also: 'misses' }, 'plugs.replace', [
     ['spark-every', 'good on all'],
     ['plug-1-gap', 0.0013],
     ['plug-2-gap', 0.00125],
     ['plug-3-gap', 0.0014],
   ]),
-  told('coupe', { symptom: 'no-fire', pattern: 'damp' }, 'cap.dry', [
+  toldIn('coupe', { symptom: 'no-fire', pattern: 'damp' }, 'cap.dry', [
     ['spark-coil-lead', 'good'],
     ['look-leads', 'damp'],
     ['look-cap', 'damp'],
   ]),
-  told('coupe', { symptom: 'misses' }, 'coil-lead.replace', [
+  toldIn('coupe', { symptom: 'misses' }, 'coil-lead.replace', [
     ['spark-coil-lead', 'good'],
     ['coil-lead-ohms', 'OL'],
   ]),
-  told('saloon', { symptom: 'hard-start' }, 'points.set', [
+  toldIn('saloon', { symptom: 'hard-start' }, 'points.set', [
     ['points-gap', 0.0002],
     ['spark-coil-lead', 'weak'],
   ]),
-  told('saloon', { symptom: 'dies', pattern: 'hot' }, 'ballast.refit', [
+  toldIn('saloon', { symptom: 'dies', pattern: 'hot' }, 'ballast.refit', [
     ['coil-feed-closed', 11.6],
     ['look-ballast', 'bypassed'],
   ]),
-  told('van', { symptom: 'misses' }, 'switch.replace', [
+  toldIn('van', { symptom: 'misses' }, 'switch.replace', [
     ['battery-rest', 12.5],
     ['feed-volts', 12.4],
     ['fuse-drop', 0.05],
     ['switch-drop', 2.1],
   ]),
-  told('van', { symptom: 'dies', pattern: 'hot' }, 'fuse.clean-holder', [
+  toldIn('van', { symptom: 'dies', pattern: 'hot' }, 'fuse.clean-holder', [
     ['fuse-drop', 3.5],
     ['look-fuse', 'holder corroded'],
   ]),
-  told('launch', { symptom: 'dies', pattern: 'hot' }, 'coil.replace', [
+  toldIn('launch', { symptom: 'dies', pattern: 'hot' }, 'coil.replace', [
     ['spark-coil-lead', 'none', HOT],
     ['lamp-cranking', 'flashes', HOT],
     ['coil-primary', 1.5, HOT],
     ['coil-secondary', 'OL', HOT],
   ]),
-  told('launch', { symptom: 'no-fire' }, 'points.set', [
+  toldIn('launch', { symptom: 'no-fire' }, 'points.set', [
     ['lamp-cranking', 'lit steadily'],
     ['points-gap', 0.0015],
   ]),
-  told('tractor', { symptom: 'misses', before: 'new leads' }, 'lead-order.sort', [['lead-order', 'two swapped']]),
-  told('tractor', { symptom: 'no-fire' }, 'rotor.replace', [
+  toldIn('tractor', { symptom: 'misses', before: 'new leads' }, 'lead-order.sort', [['lead-order', 'two swapped']]),
+  toldIn('tractor', { symptom: 'no-fire' }, 'rotor.replace', [
     ['spark-coil-lead', 'good'],
     ['spark-every', 'none at all'],
     ['rotor-jump', 'it jumps'],
   ]),
-  told('roadster', { symptom: 'no-fire' }, 'sensor.clean', [
+  toldIn('roadster', { symptom: 'no-fire' }, 'sensor.clean', [
     ['sensor-feed', 12.2],
     ['signal-sensor', 'stays up'],
     ['look-sensor', 'dirty or out of place'],
   ]),
-  told('estate', { symptom: 'no-fire' }, 'suppressor.replace', [
+  toldIn('estate', { symptom: 'no-fire' }, 'suppressor.replace', [
     ['look-fuse', 'blown'],
     ['fuse-new', 'blows at once'],
     ['feed-to-earth', 0.2],
     ['feed-to-earth-suppressor-off', 6],
   ]),
-  told('estate', { symptom: 'misses', pattern: 'hot' }, 'coil.replace', [
+  toldIn('estate', { symptom: 'misses', pattern: 'hot' }, 'coil.replace', [
     ['spark-coil-lead', 'weak', HOT],
     ['coil-primary', 0.8, HOT],
     ['coil-secondary', 7800, HOT],
     ['module-feed-on', 12.3, HOT],
   ]),
-  told('hatchback', { symptom: 'no-fire' }, 'fuse.replace', [
+  toldIn('hatchback', { symptom: 'no-fire' }, 'fuse.replace', [
     ['look-fuse', 'blown'],
     ['fuse-new', 'holds'],
   ]),
-  told('hatchback', { symptom: 'misses', pattern: 'damp' }, 'lead-2.replace', [
+  toldIn('hatchback', { symptom: 'misses', pattern: 'damp' }, 'lead-2.replace', [
     ['scan-counts', 'only 2 counts'],
     ['plug-exchanged', 'stays in its cylinder'],
     ['leads-in-the-dark', 'lead 2 leaks'],
   ]),
-  told('dory', { symptom: 'kicks-back' }, 'flywheel.key', [
+  toldIn('dory', { symptom: 'kicks-back' }, 'flywheel.key', [
     ['spark-every', 'good on all'],
     ['timing-marks', 'far out'],
     ['flywheel-key', 'sheared'],
   ]),
-  told('dory', { symptom: 'misses' }, 'condenser-1.replace', [
+  toldIn('dory', { symptom: 'misses' }, 'condenser-1.replace', [
     ['spark-every', 'only 1 is dead'],
     ['points-1-open', 0.3],
     ['condenser-1-insulation', 0.2],
   ]),
-  told('netboat', { symptom: 'no-fire' }, 'stop-switch.replace', [
+  toldIn('netboat', { symptom: 'no-fire' }, 'stop-switch.replace', [
     ['spark-every', 'none at all'],
     ['charge-peak-loaded', 6],
     ['charge-peak-stop-off', 210],
     ['stop-switch', 800],
   ]),
-  told('netboat', { symptom: 'misses' }, 'coil-1.replace', [
+  toldIn('netboat', { symptom: 'misses' }, 'coil-1.replace', [
     ['spark-every', 'only 1 is dead'],
     ['pack-output-1', 205],
     ['coil-1-primary', 0.45],
     ['coil-1-secondary', 'OL'],
   ]),
-  told('netboat', { symptom: 'no-pull' }, 'fuel-filter.renew', [
+  toldIn('netboat', { symptom: 'no-pull' }, 'fuel-filter.renew', [
     ['fuel-bulb-firm', 'firm and stays'],
     ['fuel-can', 5e-5],
     ['fuel-filter-look', 'blocked'],
   ]),
-  told('netboat', { symptom: 'idle-wrong' }, 'compression-reeds.renew', [
+  toldIn('netboat', { symptom: 'idle-wrong' }, 'compression-reeds.renew', [
     ['compression-spit', 'wet'],
     ['compression-reeds-look', 'one open or chipped'],
   ]),
-  told('netboat', { symptom: 'misses' }, 'fuel-tank.drain', [
+  toldIn('netboat', { symptom: 'misses' }, 'fuel-tank.drain', [
     ['spark-every', 'good on all'],
     ['fuel-sample', 'water under it'],
   ]),
-  told('quad', { symptom: 'crank-nothing' }, 'interlock-2.replace', [
+  toldIn('quad', { symptom: 'crank-nothing' }, 'interlock-2.replace', [
     ['crank-listen', 'nothing'],
     ['crank-relay-coil', 0],
     ['crank-interlock-2', 12.1],
   ]),
-  told('quad', { symptom: 'flat-overnight' }, 'charge-regulator.replace', [
+  toldIn('quad', { symptom: 'flat-overnight' }, 'charge-regulator.replace', [
     ['charge-fast', 14.2],
     ['charge-drain', 0.25],
     ['charge-drain-unplugged', 0.001],
   ]),
-  told('mower', { symptom: 'floods' }, 'fuel-needle.renew', [
+  toldIn('mower', { symptom: 'floods' }, 'fuel-needle.renew', [
     ['fuel-drips', 'drips or runs'],
     ['fuel-needle-look', 'never holds'],
   ]),
-  told('mower', { symptom: 'no-pull' }, 'fuel-main-jet.clean', [
+  toldIn('mower', { symptom: 'no-pull' }, 'fuel-main-jet.clean', [
     ['fuel-choke-hand-fast', 'picks up'],
     ['fuel-main-jet-look', 'blocked'],
   ]),
-  told('mower', { symptom: 'no-fire' }, 'condenser-1.replace', [
+  toldIn('mower', { symptom: 'no-fire' }, 'condenser-1.replace', [
     ['spark-every', 'none at all'],
     ['points-1-gap', 0.0004],
     ['look-points-1', 'burnt or dirty'],
     ['spark-known-condenser-1', 'good'],
   ]),
-  told('twin', { symptom: 'misses' }, 'plug-2.replace', [
+  toldIn('twin', { symptom: 'misses' }, 'plug-2.replace', [
     ['cylinder-drop', 'only 2 makes none'],
     ['plug-exchanged', 'goes with the plug'],
   ]),
-  told('twin', { symptom: 'idle-wrong' }, 'carburettor-1.clean', [
+  toldIn('twin', { symptom: 'idle-wrong' }, 'carburettor-1.clean', [
     ['fuel-pipes', 'only 1 stays cold'],
     ['spark-every', 'good on all'],
     ['fuel-mouth-1', 'picks up'],
   ]),
-  told('twin', { symptom: 'no-idle' }, 'air-gasket.renew', [
+  toldIn('twin', { symptom: 'no-idle' }, 'air-gasket.renew', [
     ['air-spray-joint', 'it changes'],
     ['air-screw-turned', 'better richer'],
   ]),
-  told('twin', { symptom: 'no-charge' }, 'charger.brushes', [
+  toldIn('twin', { symptom: 'no-charge' }, 'charger.brushes', [
     ['charge-fast', 6.1],
     ['charge-residual', 0],
     ['charge-opened', 'brushes worn'],
   ]),
-  told('lorry', { symptom: 'flat-overnight' }, 'cut-out.set', [
+  toldIn('lorry', { symptom: 'flat-overnight' }, 'cut-out.set', [
     ['charge-fast', 7.1],
     ['charge-drain', 6],
     ['charge-cut-out', 'never opens'],
   ]),
-  told('hatchback', { symptom: 'no-charge' }, 'belt.tighten', [
+  toldIn('hatchback', { symptom: 'no-charge' }, 'belt.tighten', [
     ['charge-fast', 14.1],
     ['charge-loaded', 12.2],
     ['charge-belt', 'slack'],
   ]),
-  told('hatchback', { symptom: 'overcharge' }, 'charge-regulator.replace', [['charge-fast', 16.4]]),
-  told('coupe', { symptom: 'lamp-wrong' }, 'charge-lamp.bulb', [
+  toldIn('hatchback', { symptom: 'overcharge' }, 'charge-regulator.replace', [['charge-fast', 16.4]]),
+  toldIn('coupe', { symptom: 'lamp-wrong' }, 'charge-lamp.bulb', [
     ['charge-lamp-on', 'out'],
     ['charge-lamp-earthed', 'stays out'],
     ['charge-bulb', 'blown'],
   ]),
-  told('tender', { symptom: 'crank-click' }, 'starter-motor.brushes', [
+  toldIn('tender', { symptom: 'crank-click' }, 'starter-motor.brushes', [
     ['battery-rest', 12.6],
     ['crank-motor-volts', 12.2],
     ['crank-listen', 'clicks once'],
     ['plugs-out-by-hand', 'turns freely, dry'],
   ]),
-  told('coupe', { symptom: 'crank-click' }, 'starter-solenoid.contacts', [
+  toldIn('coupe', { symptom: 'crank-click' }, 'starter-solenoid.contacts', [
     ['battery-rest', 12.6],
     ['crank-small-terminal', 11.9],
     ['crank-motor-volts', 0.4],
     ['crank-contacts-drop', 12],
   ]),
-  told('coupe', { symptom: 'crank-nothing' }, 'start-wire.remake', [
+  toldIn('coupe', { symptom: 'crank-nothing' }, 'start-wire.remake', [
     ['battery-rest', 12.6],
     ['crank-switch-out', 12.3],
     ['crank-small-terminal', 0.1],
   ]),
-  told('coupe', { symptom: 'crank-click' }, 'engine.drain', [['plugs-out-by-hand', 'water comes out']]),
-  told('lorry', { symptom: 'crank-grinds' }, 'starter-drive.ring', [
+  toldIn('coupe', { symptom: 'crank-click' }, 'engine.drain', [['plugs-out-by-hand', 'water comes out']]),
+  toldIn('lorry', { symptom: 'crank-grinds' }, 'starter-drive.ring', [
     ['crank-listen', 'grinds'],
     ['crank-starter-out', 'teeth gone'],
   ]),
-  told('coupe', { symptom: 'knocks' }, 'timing-body.set', [
+  toldIn('coupe', { symptom: 'knocks' }, 'timing-body.set', [
     ['timing-idle', 19],
     ['timing-fast', 38],
     ['timing-clamp', 'loose or moved'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'timing-weights.free', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'timing-weights.free', [
     ['timing-idle', 8],
     ['timing-fast', 10],
     ['timing-twist', 'does not move'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'air-exhaust.clear', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'air-exhaust.clear', [
     ['fuel-can', 0.0004],
     ['timing-idle', 8],
     ['air-vacuum-fast', -35000],
     ['air-exhaust-hand', 'hardly anything'],
   ]),
-  told('coupe', { symptom: 'no-idle' }, 'air-breather.renew', [['air-breather-pinch', 'changes much']]),
-  told('coupe', { symptom: 'floods' }, 'carburettor-2.needle', [
+  toldIn('coupe', { symptom: 'no-idle' }, 'air-breather.renew', [['air-breather-pinch', 'changes much']]),
+  toldIn('coupe', { symptom: 'floods' }, 'carburettor-2.needle', [
     ['fuel-bowl-drain-2', 'does not stop'],
     ['fuel-mouth-2', 'smokes and stops'],
   ]),
-  told('coupe', { symptom: 'stalls' }, 'fuel-vent.clear', [
+  toldIn('coupe', { symptom: 'stalls' }, 'fuel-vent.clear', [
     ['fuel-can', 0.0001],
     ['fuel-cap', 'hisses'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'fuel-strainer.clean', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'fuel-strainer.clean', [
     ['fuel-suction', -30000],
     ['fuel-filter-look', 'clear'],
     ['fuel-hose-look', 'clear'],
     ['fuel-strainer-look', 'blocked'],
   ]),
-  told('coupe', { symptom: 'misses' }, 'compression-gasket.renew', [
+  toldIn('coupe', { symptom: 'misses' }, 'compression-gasket.renew', [
     ['compression-bubbles', 'bubbles or cream'],
     ['compression-4', 600000],
     ['compression-1', 1050000],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'compression-bores.rebore', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'compression-bores.rebore', [
     ['exhaust-smoke', 'thick blue'],
     ['compression-1', 650000],
     ['compression-2', 640000],
@@ -523,141 +511,141 @@ export const SHOP: readonly Replay[] = [
     ['compression-4', 660000],
     ['compression-wet', 'rises well'],
   ]),
-  told('tender', { symptom: 'will-not-stop' }, 'stop-actuator.renew', [
+  toldIn('tender', { symptom: 'will-not-stop' }, 'stop-actuator.renew', [
     ['stop-at-actuator', -70000],
     ['stop-actuator-holds', 'falls off'],
   ]),
-  told('tender', { symptom: 'will-not-stop' }, 'stop-rack.free', [
+  toldIn('tender', { symptom: 'will-not-stop' }, 'stop-rack.free', [
     ['stop-at-actuator', -75000],
     ['stop-actuator-holds', 'holds a minute'],
     ['stop-lever', 'stays at run'],
   ]),
-  told('tender', { symptom: 'no-fire' }, 'stop-valve.renew', [
+  toldIn('tender', { symptom: 'no-fire' }, 'stop-valve.renew', [
     ['stop-where', 'at stop'],
     ['stop-vents', -50000],
   ]),
-  told('coupe', { symptom: 'dies', pattern: 'hot' }, 'condenser.replace', [
+  toldIn('coupe', { symptom: 'dies', pattern: 'hot' }, 'condenser.replace', [
     ['lamp-cranking', 'flashes', HOT],
     ['spark-coil-lead', 'weak', HOT],
     ['spark-known-condenser', 'good', HOT],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'fuel-pump.renew', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'fuel-pump.renew', [
     ['fuel-can', 9e-5],
     ['fuel-pressure', 12000],
     ['fuel-suction', -12000],
     ['fuel-bubbles', 'solid fuel'],
   ]),
-  told('coupe', { symptom: 'stalls' }, 'fuel-line.renew', [
+  toldIn('coupe', { symptom: 'stalls' }, 'fuel-line.renew', [
     ['fuel-suction', -40000],
     ['fuel-strainer-look', 'clear'],
     ['fuel-filter-look', 'clear'],
     ['fuel-hose-look', 'blocked'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'fuel-line.renew', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'fuel-line.renew', [
     ['fuel-bubbles', 'bubbles'],
     ['fuel-can', 0.00012],
   ]),
-  told('coupe', { symptom: 'cold-runs', pattern: 'cold' }, 'fuel-choke.free', [
+  toldIn('coupe', { symptom: 'cold-runs', pattern: 'cold' }, 'fuel-choke.free', [
     ['spark-plug-lead', 'good', COLD],
     ['fuel-choke-look', 'stays open', COLD],
   ]),
-  told('coupe', { symptom: 'hard-start' }, 'fuel-tank.drain', [['fuel-sample', 'smells of varnish']]),
-  told('coupe', { symptom: 'misses' }, 'cap.replace', [
+  toldIn('coupe', { symptom: 'hard-start' }, 'fuel-tank.drain', [['fuel-sample', 'smells of varnish']]),
+  toldIn('coupe', { symptom: 'misses' }, 'cap.replace', [
     ['lead-2-ohms', 'OL'],
     ['fix', 'lead-2.replace'],
     ['try-it', 'runs, but misses'],
     ['look-cap', 'tracked'],
   ]),
-  told('coupe', { symptom: 'crank-slow', also: 'flat-overnight' }, 'charger.replace', [
+  toldIn('coupe', { symptom: 'crank-slow', also: 'flat-overnight' }, 'charger.replace', [
     ['battery-rest', 11.9],
     ['charge-fast', 12.6],
     ['charge-lamp-on', 'lit'],
     ['charge-lamp-run', 'glows'],
     ['charge-ripple', 1.2],
   ]),
-  told('coupe', { symptom: 'crank-nothing', pattern: 'now-and-then' }, 'start-switch.replace', [
+  toldIn('coupe', { symptom: 'crank-nothing', pattern: 'now-and-then' }, 'start-switch.replace', [
     ['crank-switch-in', 12.5],
     ['crank-switch-out', 0.2],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'timing-mark.renew', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'timing-mark.renew', [
     ['timing-idle', 8],
     ['timing-stop', 'off'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'timing-chain.renew', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'timing-chain.renew', [
     ['timing-cover', 'a tooth off'],
     ['compression-1', 800000],
     ['air-vacuum-idle', -45000],
   ]),
-  told('coupe', { symptom: 'will-not-stop' }, 'plugs.range', [
+  toldIn('coupe', { symptom: 'will-not-stop' }, 'plugs.range', [
     ['compression-unplugged', 'goes on unevenly'],
     ['plug-type', 'too hot'],
   ]),
-  told('coupe', { symptom: 'will-not-stop' }, 'compression-chambers.decoke', [
+  toldIn('coupe', { symptom: 'will-not-stop' }, 'compression-chambers.decoke', [
     ['compression-unplugged', 'goes on unevenly'],
     ['plug-type', 'as the book says'],
     ['compression-chamber-look', 'thick and hard'],
   ]),
-  told('coupe', { symptom: 'misses' }, 'compression-exhaust-4.set', [
+  toldIn('coupe', { symptom: 'misses' }, 'compression-exhaust-4.set', [
     ['compression-4', 600000],
     ['compression-clearances', 'none at exhaust 4'],
   ]),
-  told('coupe', { symptom: 'no-pull' }, 'air-filter.renew', [['air-filter-look', 'blocked']]),
-  told('coupe', { symptom: 'no-idle' }, 'air-stop.set', [
+  toldIn('coupe', { symptom: 'no-pull' }, 'air-filter.renew', [['air-filter-look', 'blocked']]),
+  toldIn('coupe', { symptom: 'no-idle' }, 'air-stop.set', [
     ['air-stop-look', 'backed off'],
     ['air-rpm-idle', 420],
   ]),
-  told('saloon', { symptom: 'overcharge' }, 'charge-regulator.sense', [
+  toldIn('saloon', { symptom: 'overcharge' }, 'charge-regulator.sense', [
     ['charge-fast', 15.6],
     ['charge-sense-drop', 1.3],
   ]),
-  told('saloon', { symptom: 'overcharge' }, 'regulator-earth.remake', [
+  toldIn('saloon', { symptom: 'overcharge' }, 'regulator-earth.remake', [
     ['charge-fast', 15.4],
     ['charge-regulator-earth', 1.1],
   ]),
-  told('saloon', { symptom: 'hard-start' }, 'feed.remake', [
+  toldIn('saloon', { symptom: 'hard-start' }, 'feed.remake', [
     ['battery-rest', 12.5],
     ['feed-volts', 11.6],
     ['clamp-drop', 0.02],
     ['switch-volts', 11.5],
   ]),
-  told('saloon', { symptom: 'crank-slow' }, 'live-clamp.clean', [
+  toldIn('saloon', { symptom: 'crank-slow' }, 'live-clamp.clean', [
     ['crank-hot-joints', 'clamp hot'],
     ['clamp-drop', 1.1],
   ]),
-  told('launch', { symptom: 'misses', pattern: 'damp' }, 'cap.dry', [
+  toldIn('launch', { symptom: 'misses', pattern: 'damp' }, 'cap.dry', [
     ['look-leads', 'damp'],
     ['spark-every', 'weak on all'],
   ]),
-  told('launch', { symptom: 'misses' }, 'lead-order.part', [['leads-in-the-dark', 'jumps from lead to lead']]),
-  told('launch', { symptom: 'crank-click' }, 'engine.drain', [['plugs-out-by-hand', 'water comes out']]),
-  told('launch', { symptom: 'crank-nothing' }, 'interlock-1.replace', [
+  toldIn('launch', { symptom: 'misses' }, 'lead-order.part', [['leads-in-the-dark', 'jumps from lead to lead']]),
+  toldIn('launch', { symptom: 'crank-click' }, 'engine.drain', [['plugs-out-by-hand', 'water comes out']]),
+  toldIn('launch', { symptom: 'crank-nothing' }, 'interlock-1.replace', [
     ['crank-switch-out', 12.3],
     ['crank-interlock-1-bridged', 'turns well'],
   ]),
-  told('launch', { symptom: 'crank-nothing' }, 'start-relay.replace', [
+  toldIn('launch', { symptom: 'crank-nothing' }, 'start-relay.replace', [
     ['crank-relay-coil', 12.2],
     ['crank-small-terminal', 0.05],
     ['crank-relay-drop', 12.3],
   ]),
-  told('tractor', { symptom: 'no-charge' }, 'charger.brushes', [
+  toldIn('tractor', { symptom: 'no-charge' }, 'charger.brushes', [
     ['charge-ammeter-fast', 'discharges'],
     ['charge-belt', 'firm'],
     ['charge-residual', 0],
     ['charge-full-field', 'no change'],
     ['charge-opened', 'brushes worn'],
   ]),
-  told('tractor', { symptom: 'no-charge' }, 'field-wire.remake', [
+  toldIn('tractor', { symptom: 'no-charge' }, 'field-wire.remake', [
     ['charge-residual', 1.2],
     ['charge-full-field', 'rise'],
     ['charge-full-field-box', 'no change'],
     ['charge-field-wire-ohms', 'OL'],
   ]),
-  told('tractor', { symptom: 'no-fire' }, 'points.dress', [
+  toldIn('tractor', { symptom: 'no-fire' }, 'points.dress', [
     ['lamp-cranking', 'lit steadily'],
     ['look-points', 'burnt or dirty'],
     ['points-drop', 5.8],
   ]),
-  told(
+  toldIn(
     'tractor',
     { symptom: 'hard-start', recent: [{ station: 'coil', what: 'new', ago: 'just before' }] },
     'coil.swap-leads',
@@ -666,118 +654,118 @@ export const SHOP: readonly Replay[] = [
       ['look-coil', 'leads swapped'],
     ],
   ),
-  told('van', { symptom: 'hard-start' }, 'plugs.replace', [
+  toldIn('van', { symptom: 'hard-start' }, 'plugs.replace', [
     ['spark-plug-lead', 'good'],
     ['look-plugs', 'all wet or sooty'],
     ['plug-1-ohms', 20000],
     ['plug-2-ohms', 15000],
   ]),
-  told('lorry', { symptom: 'lamp-wrong' }, 'belt.tighten', [['charge-belt', 'slack']]),
-  told('lorry', { symptom: 'crank-click' }, 'starter-drive.part', [
+  toldIn('lorry', { symptom: 'lamp-wrong' }, 'belt.tighten', [['charge-belt', 'slack']]),
+  toldIn('lorry', { symptom: 'crank-click' }, 'starter-drive.part', [
     ['battery-rest', 6.35],
     ['crank-by-hand', 'stops dead'],
     ['crank-pinion', 'it lets go'],
   ]),
-  told('quad', { symptom: 'dies', pattern: 'damp' }, 'trigger-connector.remake', [
+  toldIn('quad', { symptom: 'dies', pattern: 'damp' }, 'trigger-connector.remake', [
     ['look-connectors', 'trigger’s is bad'],
   ]),
-  told('quad', { symptom: 'no-fire' }, 'pack.replace', [
+  toldIn('quad', { symptom: 'no-fire' }, 'pack.replace', [
     ['pack-feed', 12.1],
     ['trigger-peak-pack', 2.2],
     ['pack-output-1', 0.5],
     ['pack-earth-ohms', 0.1],
     ['coil-wire-1-ohms', 0.4],
   ]),
-  told('quad', { symptom: 'overcharge' }, 'charge-regulator.replace', [['charge-fast', 17.2]]),
-  told('quad', { symptom: 'no-charge' }, 'charger.replace', [
+  toldIn('quad', { symptom: 'overcharge' }, 'charge-regulator.replace', [['charge-fast', 17.2]]),
+  toldIn('quad', { symptom: 'no-charge' }, 'charger.replace', [
     ['charge-core-ohms', 2],
     ['charge-fast', 12.6],
   ]),
-  told('mower', { symptom: 'stalls' }, 'fuel-vent.clear', [
+  toldIn('mower', { symptom: 'stalls' }, 'fuel-vent.clear', [
     ['fuel-cap', 'hisses'],
     ['fuel-level', 'enough'],
   ]),
-  told('mower', { symptom: 'no-fire' }, 'fuel-choke.free', [
+  toldIn('mower', { symptom: 'no-fire' }, 'fuel-choke.free', [
     ['fuel-plug', 'dripping'],
     ['fuel-choke-look', 'stays shut'],
     ['spark-every', 'good on all'],
   ]),
-  told('mower', { symptom: 'dies', pattern: 'hot' }, 'coil-1.replace', [
+  toldIn('mower', { symptom: 'dies', pattern: 'hot' }, 'coil-1.replace', [
     ['spark-every', 'good on all', WELL_COLD],
     ['spark-every', 'none at all', HOT],
     ['spark-stop-off', 'none at all', HOT],
     ['points-1-gap', 0.0004],
     ['spark-known-coil-1', 'good', HOT],
   ]),
-  told('mower', { symptom: 'no-fire' }, 'stop-wire-1.insulate', [
+  toldIn('mower', { symptom: 'no-fire' }, 'stop-wire-1.insulate', [
     ['spark-every', 'none at all'],
     ['spark-stop-off', 'good on all'],
     ['look-stop', 'wire rubbed through'],
   ]),
-  told('netboat', { symptom: 'no-pull' }, 'fuel-pump.hose', [['fuel-pulse-hose', 'split or off']]),
-  told('netboat', { symptom: 'no-pull' }, 'compression-port.clear', [
+  toldIn('netboat', { symptom: 'no-pull' }, 'fuel-pump.hose', [['fuel-pulse-hose', 'split or off']]),
+  toldIn('netboat', { symptom: 'no-pull' }, 'compression-port.clear', [
     ['fuel-can', 0.0003],
     ['compression-port-look', 'choked'],
   ]),
-  told('pilot', { symptom: 'misses' }, 'pack.replace', [
+  toldIn('pilot', { symptom: 'misses' }, 'pack.replace', [
     ['spark-every', 'only 3 is dead'],
     ['pack-output-3', 4],
     ['coil-wire-3-ohms', 0.5],
     ['pack-output-1', 210],
   ]),
-  told('pilot', { symptom: 'dies', pattern: 'now-and-then' }, 'trigger-connector.remake', [
+  toldIn('pilot', { symptom: 'dies', pattern: 'now-and-then' }, 'trigger-connector.remake', [
     ['look-connectors', 'trigger’s is bad'],
     ['trigger-connector-ohms', 450],
   ]),
-  told('twin', { symptom: 'hard-start' }, 'fuel-tank.drain', [
+  toldIn('twin', { symptom: 'hard-start' }, 'fuel-tank.drain', [
     ['fuel-sample', 'smells of varnish'],
     ['spark-every', 'good on all'],
   ]),
-  told('twin', { symptom: 'floods' }, 'carburettor-2.needle', [
+  toldIn('twin', { symptom: 'floods' }, 'carburettor-2.needle', [
     ['fuel-bowl-drain-2', 'does not stop'],
     ['fuel-drips', 'drips or runs'],
   ]),
-  told('dory', { symptom: 'hard-start' }, 'flywheel.replace', [
+  toldIn('dory', { symptom: 'hard-start' }, 'flywheel.replace', [
     ['spark-every', 'weak on all'],
     ['magnets', 'weak or loose'],
   ]),
-  told('dory', { symptom: 'misses' }, 'plug-1.replace', [
+  toldIn('dory', { symptom: 'misses' }, 'plug-1.replace', [
     ['cylinder-drop', 'only 1 makes none'],
     ['plug-exchanged', 'goes with the plug'],
     ['plug-1-ohms', 3000],
   ]),
-  told('estate', { symptom: 'no-fire' }, 'trigger.gap', [
+  toldIn('estate', { symptom: 'no-fire' }, 'trigger.gap', [
     ['spark-coil-lead', 'none'],
     ['trigger-ohms', 1050],
     ['pickup-gap', 'far too wide'],
   ]),
-  told('estate', { symptom: 'no-fire' }, 'module.replace', [
+  toldIn('estate', { symptom: 'no-fire' }, 'module.replace', [
     ['module-feed-on', 12.3],
     ['trigger-peak-module', 2],
     ['module-prod', 'none'],
     ['spark-known-module', 'good'],
   ]),
-  told('estate', { symptom: 'no-fire' }, 'coil-lead.replace', [
+  toldIn('estate', { symptom: 'no-fire' }, 'coil-lead.replace', [
     ['spark-coil-lead', 'none'],
     ['spark-known-lead', 'good'],
   ]),
-  told('roadster', { symptom: 'no-fire' }, 'module.replace', [
+  toldIn('roadster', { symptom: 'no-fire' }, 'module.replace', [
     ['module-feed-on', 12.3],
     ['signal-module', 'swings'],
     ['lamp-cranking', 'lit steadily'],
     ['module-earth-ohms', 0.05],
     ['spark-known-module', 'good'],
   ]),
-  told('hatchback', { symptom: 'misses' }, 'command-1.remake', [
+  toldIn('hatchback', { symptom: 'misses' }, 'command-1.remake', [
     ['scan-counts', 'only 1 counts'],
     ['command-1-signal', 'does not pulse'],
   ]),
-  told('hatchback', { symptom: 'misses' }, 'plugs.replace', [
+  toldIn('hatchback', { symptom: 'misses' }, 'plugs.replace', [
     ['scan-counts', 'several count'],
     ['plug-1-gap', 0.0014],
     ['plug-3-gap', 0.0015],
   ]),
-  told('digger', { symptom: 'crank-slow', pattern: 'cold' }, 'battery.replace', [
+  toldIn('digger', { symptom: 'crank-slow', pattern: 'cold' }, 'battery.replace', [
     ['battery-rest', 12.4],
     ['battery-load', 7.9],
     ['battery-acid', 'all good'],
