@@ -51,7 +51,7 @@ function besideIt(
  * A cracked plug, a burnt rotor: what eyes found at the part itself, costs little and is soon done is put right whatever
  * else is thought. The engine is tried then; tracing on beside it would only measure it again.
  */
-const PLAIN = { minutes: 15, money: 10, present: 0.7 } as const;
+const PLAIN = { minutes: 20, money: 20, present: 0.7 } as const;
 function plainToSee(
   weigher: Weigher,
   belief: Belief,
@@ -65,7 +65,9 @@ function plainToSee(
   if (cheap.length === 0) return undefined;
   const byEye = foundIn().filter((f) => {
     const reading = belief.story.readings.find((r) => r.reading.id === f.readingId)?.reading;
-    return reading && weigher.check(reading.checkId)?.instrument === 'eyes';
+    const check = reading && weigher.check(reading.checkId);
+    // A remark in passing is no look at the part.
+    return check?.instrument === 'eyes' && !check.elective;
   });
   return cheap.find((s) => byEye.some((f) => f.fault.repairId === s.repair.id));
 }

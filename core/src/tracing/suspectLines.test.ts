@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
+import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import { faultShares } from './suspects.ts';
 import { suspectLines } from './suspectLines.ts';
@@ -55,6 +55,27 @@ describe('suspects are what would put them right', () => {
   it('what was put right is on no line', () => {
     const lines = linesOf(noFire, [reading('look-points', 'burnt or dirty'), fix('points.dress')]);
     expect(lines.map((l) => l.repair.id)).not.toContain('points.dress');
+  });
+});
+
+describe('what is called', () => {
+  // Swapped leads are no reason to miss on sound plugs; nobody who has seen them measures on.
+  const swapped = [
+    reading('spark-every', 'weak on all'),
+    reading('spark-polarity', 'flares at the lead'),
+    reading('look-coil', 'leads swapped'),
+  ];
+  it('stands first among the suspects, whatever else may explain the complaint better', () => {
+    const { verdict, lines } = tracer.trace(misses, swapped, failing);
+    expect(verdict).toMatchObject({ kind: 'fix', repair: { id: 'coil.swap-leads' }, why: 'seen' });
+    expect(lines[0]!.repair.id).toBe('coil.swap-leads');
+    const rest = lines.slice(1).map((l) => l.share);
+    expect([...rest].sort((a, b) => b - a)).toEqual(rest);
+  });
+  it('a bypassed ballast that was seen is refitted before what it has burnt', () => {
+    const hot: Complaint = { ...noFire, symptom: 'dies', pattern: 'hot' };
+    const { lines } = tracer.trace(hot, [reading('coil-feed-closed', 11.9), reading('look-ballast', 'bypassed')], failing);
+    expect(lines[0]!.repair.id).toBe('ballast.refit');
   });
 });
 

@@ -49,8 +49,10 @@ function together(ways: readonly Way[]): Way[] {
   return [...sums.values()].sort((a, b) => b.share - a.share);
 }
 
-/** Suspects by what would put them right, likeliest first. */
-export function suspectLines(model: Model, belief: Belief, house: House, most: number): SuspectLine[] {
+const holds = ({ alike }: SuspectLine, repairId: string | undefined): boolean => alike.some((r) => r.id === repairId);
+
+/** Suspects by what would put them right, likeliest first; before all what is to be put right now, `called`. */
+export function suspectLines(model: Model, belief: Belief, house: House, most: number, called?: string): SuspectLine[] {
   const ways = waysBy(belief);
   const lines: { first: ModelRepair; shares: number[]; alike: ModelRepair[]; cost: number }[] = [];
   for (const { repair, share, cost } of repairShares(model, belief, house).slice(0, LOOKED_AT)) {
@@ -72,6 +74,6 @@ export function suspectLines(model: Model, belief: Belief, house: House, most: n
       const own = together(alike.flatMap((r) => ways.get(r.id) ?? []));
       return { repair: first, share, cost, alike, ways: own.filter((w) => w.share >= WORTH_A_WORD * own[0]!.share) };
     })
-    .sort((a, b) => b.share - a.share)
+    .sort((a, b) => Number(holds(b, called)) - Number(holds(a, called)) || b.share - a.share)
     .slice(0, most);
 }

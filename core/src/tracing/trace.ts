@@ -222,17 +222,19 @@ export class Tracer {
       .filter((r) => r.chance > AT_ODDS_FROM)
       .sort((a, b) => b.chance - a.chance);
     const leading = repairShares(this.model, belief, this.house)[0];
+    const verdict = this.verdict(belief, complaint, now, ranked);
+    const called = verdict.kind === 'fix' ? verdict.repair.id : undefined;
     return {
       mindChangers: leading
-        ? mindChangers(this.cells, count(this.weigher, belief, now, complaint), ranked, leading.repair.id)
+        ? mindChangers(this.cells, count(this.weigher, belief, now, complaint), ranked, called ?? leading.repair.id)
         : [],
       settles: this.settling(complaint, events, belief, ranked, atOdds[0]?.readingId),
       soak: this.soaked(belief, complaint, now, ranked),
       suspects: rankSuspects(this.weigher, belief, complaint, this.house, SUSPECTS_SHOWN),
-      lines: suspectLines(this.model, belief, this.house, SUSPECTS_SHOWN),
+      lines: suspectLines(this.model, belief, this.house, SUSPECTS_SHOWN, called),
       found: this.foundIn(belief, complaint),
       stations: stationStates(this.weigher, belief, this.before(complaint), complaint),
-      verdict: this.verdict(belief, complaint, now, ranked),
+      verdict,
       ranked,
       sound: soundShare(belief),
       unshown: unshownShare(belief),

@@ -45,6 +45,7 @@ export function Suspects({
             line={s}
             before={old(s)}
             first={i === 0}
+            seen={i === 0 && trace.verdict.kind === 'fix' && trace.verdict.why === 'seen'}
             house={house}
             labelOf={(id) => labelOf(checks, id)}
             several={several}
@@ -83,6 +84,7 @@ function Suspect({
   line: s,
   before,
   first,
+  seen,
   house,
   labelOf,
   several,
@@ -90,12 +92,14 @@ function Suspect({
   line: LineView;
   before: number | undefined;
   first: boolean;
+  /** It was found at the part itself and is put right before anything else, whatever it explains. */
+  seen: boolean;
   house: House;
   labelOf: (checkId: string) => string;
   /** Whether suspects of more than one trail are listed. */
   several: boolean;
 }) {
-  const words = `${shareWords(s.share)} · ${s.repair.label.toLowerCase()}, ${minutesWords(s.repair.minutes)}, ${moneyWords(s.cost, house.currency)}`;
+  const words = `${seen ? 'Seen at the part: put it right first' : shareWords(s.share)} · ${s.repair.label.toLowerCase()}, ${minutesWords(s.repair.minutes)}, ${moneyWords(s.cost, house.currency)}`;
   return (
     <li className="grid gap-0.5">
       <div className="flex items-baseline justify-between gap-2">
