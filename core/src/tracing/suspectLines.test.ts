@@ -74,7 +74,11 @@ describe('what is called', () => {
   });
   it('a bypassed ballast that was seen is refitted before what it has burnt', () => {
     const hot: Complaint = { ...noFire, symptom: 'dies', pattern: 'hot' };
-    const { lines } = tracer.trace(hot, [reading('coil-feed-closed', 11.9), reading('look-ballast', 'bypassed')], failing);
+    const { lines } = tracer.trace(
+      hot,
+      [reading('coil-feed-closed', 11.9), reading('look-ballast', 'bypassed')],
+      failing,
+    );
     expect(lines[0]!.repair.id).toBe('ballast.refit');
   });
 });

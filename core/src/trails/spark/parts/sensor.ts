@@ -48,7 +48,11 @@ export const sensor: PartKind<'ohms' | 'stays' | 'unfed', 'dirty' | 'still'> = {
       weight: 1.5,
       repair: 'clean',
       comesWith: 'damp',
-      apply: (p, s) => ({ ...p, stays: Number(s > BLIND_FROM), dirty: s > BLIND_FROM ? 1 : between(0.05, 0.45, s / BLIND_FROM) }),
+      apply: (p, s) => ({
+        ...p,
+        stays: Number(s > BLIND_FROM),
+        dirty: s > BLIND_FROM ? 1 : between(0.05, 0.45, s / BLIND_FROM),
+      }),
     },
   ],
   elements: (p, { id, nodes, state }) => [
