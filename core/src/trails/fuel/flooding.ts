@@ -25,20 +25,24 @@ export function floodsIn(fit: Fit, p: MachineParams, feed: Feed): number {
   return 1 - (1 - bySeat) * (1 - overflows(figuresAt(p, C.float).high));
 }
 
-/**
- * Of what an engine drinks at idle, what may pass a seat while it stands and still be cranked through: fuel that falls by
- * its own weight runs on overnight, a pump stands still with the engine. Judgement.
- */
-const STANDS = { gravity: 0.5, pump: 1.2 } as const;
+/** Of what an engine drinks, what must pass its seat before it begins to drown, and before it has drowned. Judgement. */
+interface Drowns {
+  readonly from: number;
+  readonly whole: number;
+}
+const RUNNING: Drowns = { from: 1, whole: 2 };
+/** While it stands: fuel that falls by its own weight runs on overnight, a pump stands still with the engine. */
+const STANDING = { gravity: { from: 0.25, whole: 0.75 }, pump: { from: 0.6, whole: 1.8 } } as const;
+const standingOf = ({ fuel }: Fit): Drowns => STANDING[fuel?.kind === 'gravity' ? 'gravity' : 'pump'];
 
 /**
  * How far it drowns, 0…1: what passes the seat is drunk while the engine asks for more than that, and only what is over
  * spills. So a seat that leaks a little drips where it stands, one that leaks more makes an idle rich, and only one that
- * lets by twice what an idle drinks drowns it.
+ * lets by twice what an idle drinks drowns it. Cranked, it is what came by while it stood.
  */
 export function drownsIn(fit: Fit, p: MachineParams, feed: Feed, how: How): number {
-  const asked = drinks(fit, how === 'fast' ? 'fast' : 'idle');
-  const over = passes(p, feed) / asked;
-  const bySeat = how === 'crank' ? over / STANDS[fit.fuel?.kind === 'gravity' ? 'gravity' : 'pump'] - 0.5 : over - 1;
-  return 1 - (1 - Math.min(1, Math.max(0, bySeat))) * (1 - overflows(figuresAt(p, C.float).high));
+  const over = passes(p, feed) / drinks(fit, how === 'fast' ? 'fast' : 'idle');
+  const { from, whole } = how === 'crank' ? standingOf(fit) : RUNNING;
+  const bySeat = Math.min(1, Math.max(0, (over - from) / (whole - from)));
+  return 1 - (1 - bySeat) * (1 - overflows(figuresAt(p, C.float).high));
 }

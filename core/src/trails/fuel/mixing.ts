@@ -66,8 +66,13 @@ function asMixed(p: MachineParams, how: How, cold: boolean): number {
   return shut * jets * level * dry * (0.8 + 0.2 * light);
 }
 
+/** How much richer what spills makes it: rich at a start and at idle, and hardly richer fast. */
+const SPILT = { crank: 0.9, idle: 0.75, fast: 0.12 } as const;
 /** Whoever smells that it floods starts it with the throttle open: what stood in it makes a start no richer than this. */
 const OPENED = 1.8;
+/** What is cranked through with the throttle open: no richer than that, or than it is mixed at a level that is right. */
+const cleared = (p: MachineParams, mixed: number): number =>
+  Math.max(OPENED, mixed / (1 + Math.max(0, figuresAt(p, C.float).high)));
 
 /** With what of it arrives: a bowl that is drunk faster than it is filled runs dry. */
 function richness(scene: Known, state: MachineState): number {
@@ -76,15 +81,11 @@ function richness(scene: Known, state: MachineState): number {
   const feed = feedOf(p);
   const arrives = Math.min(1, flowOf(feed) / drinks(scene.machine.fit, how));
   const drowns = drownsIn(scene.machine.fit, p, feed, how);
-  // Where it floods it is rich at a start and at idle, and hardly richer fast.
-  const more = how === 'crank' ? 0.9 : how === 'idle' ? 0.75 : 0.12;
   const drawn = WEEPS[how] * (figuresIfAny(p, TAP)?.weeps ?? 0);
   const stood = how === 'crank' && state.warmth === 'cold' ? 1 - RUN_BACK * (figuresIfAny(p, PUMP)?.drains ?? 0) : 1;
   const mixed = asMixed(p, how, state.warmth === 'cold') * richerOf(scene.machine.fit) * arrives * stood;
-  const spilt = mixed * (1 + more * drowns + drawn);
-  return how === 'crank'
-    ? Math.min(spilt, Math.max(mixed / (1 + Math.max(0, figuresAt(p, C.float).high)), OPENED))
-    : spilt;
+  const spilt = mixed * (1 + SPILT[how] * drowns + drawn);
+  return how === 'crank' ? Math.min(spilt, cleared(p, mixed)) : spilt;
 }
 
 /** How much of the line has run back after a night: through the pump’s valves, or for the air that is let in. */
