@@ -37,6 +37,12 @@ function behindOne(model: Model, effect: ModelFault): Shares {
   return shares;
 }
 
+/** Whether what one repair puts right is named as a cause of what another does. */
+export const liesBehind = (model: Model, cause: string, effect: string): boolean =>
+  model.faults.some(
+    (f) => f.repairId === effect && [...behind(model).get(f)!.keys()].some((c) => c.repairId === cause),
+  );
+
 /**
  * Chance that a fault is there beside these others: its own prevalence, or, where it is a cause of one of them or what
  * one of them does, as often as that is so. p(effect | cause) = p(cause | effect) · p(effect) / p(cause).

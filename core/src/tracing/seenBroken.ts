@@ -1,5 +1,6 @@
 import type { Belief, Weigher } from './belief.ts';
 import type { Found } from './found.ts';
+import { liesBehind } from './linked.ts';
 import type { ModelRepair } from './model.ts';
 import type { RepairShare, Verdict } from './verdict.ts';
 
@@ -51,17 +52,25 @@ function besideIt(
  * A cracked plug, a burnt rotor: what eyes found at the part itself, costs little and is soon done is put right whatever
  * else is thought. The engine is tried then; tracing on beside it would only measure it again.
  */
-const PLAIN = { minutes: 20, money: 20, present: 0.7 } as const;
+const PLAIN = { minutes: 15, money: 10, present: 0.7 } as const;
+/** What lies behind the likeliest may cost a little more: a bypassed ballast goes before the points that it burns. */
+const PLAIN_BEHIND = { minutes: 20, money: 20 } as const;
+const within = ({ minutes, money }: ModelRepair, most: { minutes: number; money: number }): boolean =>
+  minutes <= most.minutes && money <= most.money;
 function plainToSee(
   weigher: Weigher,
   belief: Belief,
   shares: readonly RepairShare[],
   foundIn: () => readonly Found[],
 ): RepairShare | undefined {
-  const cheap = shares.filter(
-    (s) =>
-      s.repair.minutes <= PLAIN.minutes && s.repair.money <= PLAIN.money && presentShare(belief, s) >= PLAIN.present,
-  );
+  const first = shares[0];
+  const cheap = shares
+    .filter(
+      ({ repair }) =>
+        within(repair, PLAIN) ||
+        (first && within(repair, PLAIN_BEHIND) && liesBehind(weigher.model, repair.id, first.repair.id)),
+    )
+    .filter((s) => presentShare(belief, s) >= PLAIN.present);
   if (cheap.length === 0) return undefined;
   const byEye = foundIn().filter((f) => {
     const reading = belief.story.readings.find((r) => r.reading.id === f.readingId)?.reading;
