@@ -60,8 +60,11 @@ describe('the practice bench', () => {
     await sees(page, 'below its band');
     await press(/What was it worth/);
     await sees(page, 'bits were open');
-    await tabTo(page, /^Put right/);
+    await press(/^Put right/);
+    await page.waitForSelector('[role=option]');
     await page.keyboard.type('Battery: charge');
+    await page.waitForFunction(() => document.activeElement?.textContent.startsWith('Battery: charge'));
+    await page.keyboard.press('Enter');
     await press(/^Do it: .*€/);
     await moves(page, 2);
     await press(/^Try the engine/);
