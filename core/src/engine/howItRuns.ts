@@ -35,6 +35,10 @@ export interface Running {
   readonly turns: number;
 }
 
+/** How far it is turned for long before it catches: its bowl has run empty, or fuel stands in it. */
+export const catchesLate = (scene: Scene): number =>
+  Math.max(scene.see('runsEmpty', CRANKING), scene.see('drowns', CRANKING));
+
 /** Chance that it starts at all: what idles wrongly or pulls badly has been started. */
 export const starts = (scene: Scene): number => {
   const { allDead, turns } = howItRuns(scene, CRANKING);

@@ -25,11 +25,11 @@ const SEEN = 0.95;
 function sees(scene: Scene): Readonly<Record<HandWord, number>> {
   const engine = figuresIfAny(scene.params, 'engine');
   const locked = (engine?.locked ?? 0) > 0.5 ? 1 : 0;
-  const floods = scene.see('drowns', CRANKING);
+  const drowns = scene.see('drowns', CRANKING);
   const steams = scene.see('steams', CRANKING);
-  const byFuel = locked * Math.max(1 - WATER, floods);
+  const byFuel = locked * Math.max(1 - WATER, drowns);
   const water = SEEN * (locked - byFuel + (1 - locked) * 0.4 * steams);
-  const fuel = SEEN * (byFuel + (1 - locked) * 0.7 * floods);
+  const fuel = SEEN * (byFuel + (1 - locked) * 0.7 * drowns);
   const jammed = (figuresIfAny(scene.params, 'starter-drive')?.jammed ?? 0) > 0;
   const hard =
     (1 - locked) *

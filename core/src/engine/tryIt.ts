@@ -1,7 +1,7 @@
 import { FAST, RUNNING } from '../machine/state.ts';
 import { pullsWell, stallsUnderway } from './mixture.ts';
 import { idlesWrong } from './idle.ts';
-import { howItRuns, sparksMissing } from './howItRuns.ts';
+import { catchesLate, howItRuns, sparksMissing } from './howItRuns.ts';
 import type { Scene } from '../machine/scene.ts';
 import { CRANKING, type CheckMaker } from '../machine/check.ts';
 
@@ -24,8 +24,8 @@ export function runsHow(scene: Scene): Readonly<Record<string, number>> {
   // One that coughs now and then is called either.
   const dead = (1 - COUGHS) * lifeless;
   const unwilling = 0.4 * (1 - c.turns) + c.turns * (0.7 * c.weak ** 2 * c.noneDead + 0.1 * c.someDead);
-  const empty = 0.4 * Math.max(scene.see('runsEmpty', CRANKING), scene.see('drowns', CRANKING));
-  const hard = COUGHS * lifeless + (1 - lifeless) * Math.max(unwilling, empty);
+  const late = 0.4 * catchesLate(scene);
+  const hard = COUGHS * lifeless + (1 - lifeless) * Math.max(unwilling, late);
   const fires = Math.max(0, 1 - dead - hard);
   const sparks = Math.max(
     0.95 * (r.someDead + r.allDead) + 0.3 * r.weak * r.noneDead,

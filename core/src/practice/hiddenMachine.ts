@@ -103,8 +103,7 @@ const PLAIN_FROM = 0.5;
 
 /** A look that is told wrongly; `well` is what a sound machine shows. */
 function mistold(words: readonly string[], well: string | undefined, random: Random): string {
-  const share = (word: string) => (well === undefined ? 1 / words.length : mistoldShare(words.length, word, well));
-  return drawn(Object.fromEntries(words.map((w) => [w, share(w)])), random);
+  return drawn(Object.fromEntries(words.map((w) => [w, mistoldShare(words.length, w, well)])), random);
 }
 
 function drawn(shares: Readonly<Record<string, number>>, random: Random): string {

@@ -51,8 +51,7 @@ export const rulerWidth = (dimension: Dimension): number => RULER_WIDTH[dimensio
  */
 export function unclaimed(check: Check, value: ReadingValue, well?: string): number {
   if (value.kind === 'word') {
-    const words = check.words?.length ?? 3;
-    return well === undefined || check.whole ? 1 / words : mistoldShare(words, value.word, well);
+    return mistoldShare(check.words?.length ?? 3, value.word, check.whole ? undefined : well);
   }
   if (value.kind === 'open') return STRAY_OPEN;
   return 1 / rulerWidth(INSTRUMENTS[check.instrument].dimension ?? 'ratio');
@@ -63,15 +62,16 @@ export function unclaimed(check: Check, value: ReadingValue, well?: string): num
  * they see what is not. Judgement.
  */
 const OVERLOOKS = 0.8;
-/** Where a look that missed its mark lands, by word; `well` is what a sound machine shows. */
-export const mistoldShare = (words: number, word: string, well: string): number =>
-  words < 2 ? 1 : word === well ? OVERLOOKS : (1 - OVERLOOKS) / (words - 1);
+/** Where what missed its mark lands, by word; `well` is what a sound machine shows, where eyes look at it. */
+export const mistoldShare = (words: number, word: string, well: string | undefined): number => {
+  if (well === undefined || words < 2) return 1 / words;
+  return word === well ? OVERLOOKS : (1 - OVERLOOKS) / (words - 1);
+};
 
 /** Likelihood of a reading that missed its mark: mostly the leads touch nothing, else it is anywhere. */
 function stray(check: Check, value: ReadingValue, well: string | undefined): number {
+  if (value.kind === 'word') return mistoldShare(check.words?.length ?? 3, value.word, well);
   const anywhere = unclaimed(check, value);
-  if (value.kind === 'word' && well !== undefined && check.words)
-    return mistoldShare(check.words.length, value.word, well);
   const instrument = INSTRUMENTS[check.instrument];
   const { dimension } = instrument;
   if (dimension === undefined) return anywhere;

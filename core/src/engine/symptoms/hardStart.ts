@@ -1,6 +1,6 @@
 import { CRANKING } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
-import { howItRuns } from '../howItRuns.ts';
+import { catchesLate, howItRuns } from '../howItRuns.ts';
 import { unheated } from '../squeeze.ts';
 import type { Symptom } from './symptom.ts';
 
@@ -22,10 +22,8 @@ export const hardStart: Symptom = {
     const felt = noneDead * (0.7 * weak ** 2 + 0.5 * late) + 0.15 * someDead + 0.1 * allDead;
     const slowly = Math.min(1 - turns, scene.see('cranking', CRANKING)['turns slowly']);
     const turned = TURNS_BADLY.slowly * slowly + TURNS_BADLY.not * (1 - turns - slowly);
-    // Empty, or with fuel standing in it, it is turned for long.
-    const empty =
-      CRANKED_LONG * (1 - allDead) * Math.max(scene.see('runsEmpty', CRANKING), scene.see('drowns', CRANKING));
-    return 0.01 + Math.max(felt, cold, empty) + turned;
+    const long = CRANKED_LONG * (1 - allDead) * catchesLate(scene);
+    return 0.01 + Math.max(felt, cold, long) + turned;
   },
   elsewhere: { spark: 0.15, fuel: 0.35, air: 0.2, timing: 0.12, compression: 0.3, crank: 0.1, charge: 0.1 },
 };

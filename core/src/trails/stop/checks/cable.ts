@@ -12,7 +12,7 @@ export const cable: CheckMaker = (machine) =>
             ...STILL,
             id: 'stop-cable-look',
             station: CABLE,
-            label: 'Stop cable, pulled and pushed home',
+            label: 'Stop cable, pulled out and pushed in',
             set: 'Engine still, an eye on the lever.',
             touch: 'Pull the knob, push it home.',
             watch: 'The lever follows both ways.',

@@ -18,7 +18,7 @@ export const lever: CheckMaker = (machine) =>
             label: 'Stop lever on the pump, by hand',
             set: 'Engine still.',
             touch: 'Move the lever to stop and let it go.',
-            watch: 'Moves freely and comes back to run.',
+            watch: 'The lever moves freely and returns to run.',
             words: ['free, back at run', 'stays at run', 'stays at stop'],
             needs: [RACK],
             minutes: 1,

@@ -20,7 +20,7 @@ export const solenoid: CheckMaker = (machine) => {
           ? 'Does the stop solenoid click as the key goes on?'
           : 'Does the stop solenoid click as the key is turned to stop?',
         set: 'Engine still, all quiet.',
-        touch: toRun ? 'A hand on it; key on, off, on.' : 'A hand on it; told to stop twice.',
+        touch: toRun ? 'Hold a hand on it; key on, off, on.' : 'Hold a hand on it; turn the key to stop twice.',
         watch: 'A click each time.',
         words: ['clicks', 'silent'],
         needs: [SOLENOID],
@@ -41,7 +41,7 @@ export const solenoid: CheckMaker = (machine) => {
         station: FEED,
         label: toRun ? 'Test lamp at the stop solenoid, key on' : 'Test lamp at the stop solenoid, key at stop',
         set: 'Engine still.',
-        touch: 'Test lamp from the solenoid’s terminal to its body.',
+        touch: 'Clip the test lamp to the solenoid body, touch its tip to the solenoid terminal.',
         watch: 'Bright.',
         words: ['bright', 'dark'],
         needs: [FEED],
@@ -62,7 +62,7 @@ export const solenoid: CheckMaker = (machine) => {
           ? 'Test lamp at the stop solenoid, key turned off while it runs'
           : 'Test lamp at the stop solenoid, running',
         set: 'Engine idling, somebody at the lever.',
-        touch: 'Test lamp on the solenoid’s terminal; key off.',
+        touch: 'Touch the test lamp to the solenoid terminal; key off.',
         watch: toRun
           ? 'Goes dark with the key. Stays lit: something feeds it back; pull the lamp’s and the alternator’s wire in turn.'
           : 'Dark.',
@@ -81,7 +81,7 @@ export const solenoid: CheckMaker = (machine) => {
       station: SOLENOID,
       label: 'Stop solenoid coil',
       set: 'Its wire off.',
-      touch: 'Ohmmeter from its terminal to its body.',
+      touch: 'Touch one lead to its terminal, the other to its body.',
       watch: 'Some ohms. OL: its coil is open.',
       instrument: 'ohmmeter',
       probe: { kind: 'figure', value: ({ params }) => (figuresAt(params, SOLENOID).coil > 0.5 ? 6 : OPEN_OHMS) },

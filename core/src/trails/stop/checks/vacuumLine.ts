@@ -21,7 +21,7 @@ export const vacuum: CheckMaker = (machine) => {
     id,
     station,
     label,
-    set: 'Engine idling, key turned to stop (the lever held at run by a helper where it would die).',
+    set: 'Engine idling, key at stop. If it would die, a helper holds the lever at run.',
     touch,
     watch,
     instrument: 'pressure gauge',
