@@ -98,15 +98,24 @@ describe('one writer at a time', () => {
 
 describe('readings as CSV', () => {
   const tracer = new Tracer(machineBodySchema.parse(machineBody), houseSchema.parse({}));
-  const event = (value: unknown, note = '') =>
+  const event = (value: unknown, note = '', checkId = 'coil-primary') =>
     jobEventSchema.parse({
       type: 'reading',
-      reading: { id: 'r', checkId: 'coil-primary', value, note, at: '2026-01-01T00:00:00Z' },
+      reading: { id: 'r', checkId, value, note, at: '2026-01-01T00:00:00Z' },
     });
-  const row = (value: unknown, note = '') => readingsCsv(tracer, [event(value, note)]).split('\r\n')[1]!;
+  const csv = (read: ReturnType<typeof event>, shop: unknown = {}) =>
+    readingsCsv(tracer, houseSchema.parse(shop), [read]).split('\r\n')[1]!;
+  const row = (value: unknown, note = '') => csv(event(value, note));
   it('gives SI, OL or the word, and what a person would read', () => {
     expect(row({ kind: 'number', value: 1.52 })).toContain('coil-primary,Coil primary resistance,1.52,1.52 Ω');
     expect(row({ kind: 'open' })).toContain(',OL,OL,');
+  });
+  it('says them in the units and the words of the shop; the figure beside them stays SI', () => {
+    const gap = event({ kind: 'number', value: 0.381e-3 }, '', 'points-gap');
+    expect(csv(gap, { units: { length: 'thou' } })).toMatch(/,0\.000381,15(\.0)? thou,/);
+    const short = event({ kind: 'open' }, '', 'points-line-to-earth');
+    expect(csv(short)).toContain('Points line to earth');
+    expect(csv(short, { vocabulary: 'american' })).toContain('Points line to ground');
   });
   it('quotes what needs it and disarms what a spreadsheet would run', () => {
     expect(row({ kind: 'open' }, 'hot, then "cold"')).toContain('"hot, then ""cold"""');

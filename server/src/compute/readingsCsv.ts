@@ -1,5 +1,6 @@
 import { formatQuantity, INSTRUMENTS, type Tracer } from '@pondu/core';
-import type { JobEvent } from '@pondu/core/schema';
+import type { House, JobEvent } from '@pondu/core/schema';
+import { saidIn } from '@pondu/core/vocabulary';
 
 /** What no spreadsheet takes for a formula, though it begins with a sign. */
 const PLAIN_NUMBER = /^[+-]?\d+(\.\d+)?(e[+-]?\d+)?$/i;
@@ -24,8 +25,8 @@ const HEADER = [
   'note',
 ];
 
-/** Readings of a job, one a row. `value` is SI, OL, or a word. */
-export function readingsCsv(tracer: Tracer, events: readonly JobEvent[]): string {
+/** Readings of a job, one a row. `value` is SI, OL, or a word; what is shown goes by the shop's units and words. */
+export function readingsCsv(tracer: Tracer, { units, vocabulary }: House, events: readonly JobEvent[]): string {
   tracer.weigher.learnAll(events);
   const rows = events.flatMap((e) => {
     if (e.type !== 'reading') return [];
@@ -33,12 +34,15 @@ export function readingsCsv(tracer: Tracer, events: readonly JobEvent[]): string
     const check = tracer.weigher.check(r.checkId);
     const dimension = check && INSTRUMENTS[check.instrument].dimension;
     const value = r.value.kind === 'number' ? String(r.value.value) : r.value.kind === 'open' ? 'OL' : r.value.word;
-    const shown = r.value.kind === 'number' && dimension ? formatQuantity(r.value.value, dimension) : value;
+    const shown =
+      r.value.kind === 'number' && dimension
+        ? formatQuantity(r.value.value, dimension, { habits: units })
+        : saidIn(value, vocabulary);
     return [
       [
         r.at,
         r.checkId,
-        check?.label ?? '',
+        check ? saidIn(check.label, vocabulary) : '',
         value,
         shown,
         r.typed,

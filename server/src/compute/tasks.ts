@@ -140,7 +140,7 @@ export const TASKS = {
     withTracer(cache, machine, house, (t) => proofView(t, job.complaint, events)),
   settings: (cache: TracerCache, { machine, house, events }: OfJob) =>
     settingsView(cache.for(machine, house).model, events),
-  csv: (cache: TracerCache, { machine, house, events }: OfJob) => readingsCsv(cache.for(machine, house), events),
+  csv: (cache: TracerCache, { machine, house, events }: OfJob) => readingsCsv(cache.for(machine, house), house, events),
   summary: (cache: TracerCache, { machine, house, job, events }: OfJob): Summarised => {
     const ahead = aheadOf(cache, machine, house, job, events);
     return { bay: baySummary(cache.for(machine, house), ahead.trace, job, events), ahead };

@@ -1,11 +1,10 @@
 import { cleanup, render, screen } from '@testing-library/react';
 import { VOCABULARY_NAMES } from '@pondu/core/schema';
+import { AMERICAN, inWords, TERMS } from '@pondu/core/vocabulary';
 import { afterEach, describe, expect, it } from 'vitest';
 import { ApiProblem } from '../api/problem.ts';
 import { CAUTIONS } from '../words/cautions.ts';
-import { AMERICAN } from './american.ts';
-import { inWords, speech } from './speech.ts';
-import { TERMS } from './terms.ts';
+import { speech } from './speech.ts';
 
 afterEach(() => {
   cleanup();
