@@ -17,6 +17,7 @@ import {
 import { BETWEEN } from './between.ts';
 import { CAR } from './car.ts';
 import { COMING } from './coming.ts';
+import { INDIRECT } from './indirect.ts';
 import type { Read, Replay } from './replay.ts';
 import { SEVERAL } from './several.ts';
 import { SHOP } from './shop.ts';
@@ -139,6 +140,7 @@ export function replayFigures() {
   return {
     shop: leading(SHOP),
     several: leading(SEVERAL),
+    indirect: leading(INDIRECT),
     jobs: jobs.length,
     truthLeads: part((j) => j.leads),
     called: part((j) => j.called),
