@@ -7,7 +7,7 @@ const tracer = new Tracer(CHARGED['alternator with a lamp']!, house);
 const trace = (symptom: 'flat-overnight' | 'lamp-wrong', ...events: ReturnType<typeof reading>[]) =>
   tracer.trace({ ...noFire, symptom }, events, failing);
 
-describe('what lies behind the likeliest goes before it', () => {
+describe('what emptied the battery goes before it', () => {
   it('a battery that is flat because its belt is slack: the belt first, the battery is charged with it', () => {
     const { verdict, lines } = trace(
       'lamp-wrong',

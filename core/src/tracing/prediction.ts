@@ -22,7 +22,7 @@ export type Predicted =
   | { kind: 'word'; shares: readonly Readonly<Record<string, number>>[] };
 
 /** What a dead feed still shows on a meter of ten megohms, volts; from so many volts a place is a feed. Judgement. */
-const DEAD_FEED = { shows: 0.2, from: 2 } as const;
+const DEAD_FEED = { shows: 0.08, from: 2 } as const;
 
 /** What leads that find nothing may show of a check, by what it reads on a sound machine: SI. */
 export function pickedUpBy(check: Check, sound: readonly Outcome[]): number {

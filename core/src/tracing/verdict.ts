@@ -63,14 +63,17 @@ export function repairShares(model: Model, belief: Belief, house: House): Repair
     .sort((a, b) => b.share - a.share);
   const [first] = shares;
   const cause =
-    first && shares.slice(1).find((s) => s.share >= CAUSE_FROM && liesBehind(model, s.repair.id, first.repair.id));
+    first?.repair.part.id === FILLED_BY_OTHERS
+      ? shares.slice(1).find((s) => s.share >= CAUSE_FROM && liesBehind(model, s.repair.id, first.repair.id))
+      : undefined;
   return cause ? [cause, ...shares.filter((s) => s !== cause)] : shares;
 }
 /**
- * What is likelier there than not and lies behind the likeliest goes before it: the battery is flat because the belt is
+ * What is likelier there than not and has emptied or spoilt the battery goes before it: it is flat because the belt is
  * slack, and is flat again tomorrow where only it is charged.
  */
 const CAUSE_FROM = 0.5;
+const FILLED_BY_OTHERS = 'battery';
 
 /** Belief in each trail that nobody has told, likeliest first. */
 const elsewhereShares = (belief: Belief): TrailShare[] =>

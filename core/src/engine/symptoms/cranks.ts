@@ -34,7 +34,7 @@ const stays: Symptom = {
 
 export const CRANKS: readonly Symptom[] = [
   instead('crank-nothing', 'nothing', { crank: 0.3, charge: 0.04, stop: 0.02 }),
-  instead('crank-click', 'clicks once', { crank: 0.25, charge: 0.05 }, { chatters: 0.15, grinds: 0.05 }),
+  instead('crank-click', 'clicks once', { crank: 0.25, charge: 0.05 }, { chatters: 0.06, grinds: 0.05 }),
   instead('crank-chatter', 'chatters', { crank: 0.1, charge: 0.12 }, { 'clicks once': 0.05 }),
   instead('crank-grinds', 'grinds', { crank: 0.06, charge: 0.01 }),
   instead('crank-slow', 'turns slowly', { crank: 0.25, charge: 0.15, timing: 0.03, compression: 0.01 }),

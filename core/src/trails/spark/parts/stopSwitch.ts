@@ -32,7 +32,7 @@ export const stopSwitch: PartKind<'earthOhms', 'dead'> = {
     {
       id: 'leaks',
       label: 'leaks to earth: damp, salt or dirt in it',
-      weight: 1,
+      weight: 0.6,
       repair: 'replace',
       comesWith: 'damp',
       apply: (p, s) => ({ ...p, earthOhms: logBetween(1e6, 20, s) }),
