@@ -95,7 +95,7 @@ function engaged(scene: Known, state: MachineState): Engaged {
 /** Below this share of the nominal volts at the small terminal the plunger is starved, not weak. */
 const STARVED = 0.74;
 /** How a starved plunger is heard, where it does not merely tick. Judgement. */
-const STARVED_AS = { grinds: 0.45, chatters: 0.15 } as const;
+const STARVED_AS = { grinds: 0.55, chatters: 0.15 } as const;
 
 /** Where relay and plunger come to stand; one that chatters stands out. */
 const positions: Offers['positions'] = (scene, state) => {
