@@ -126,7 +126,9 @@ describe('from complaint to card', () => {
     await page.waitForFunction(() => !location.search.includes('battery-rest'));
     await page.keyboard.press('Escape');
     await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-    // The next one is behind the dash: it is left, another is asked for, and the log says so.
+    // One that somebody chose is left: another is asked for, and the log says so.
+    await go(page, '/jobs/van-2/trace?check=points-gap');
+    await sees(page, 'Points gap on the high spot');
     await page.waitForSelector('section[aria-label="Check"][aria-busy="false"] h2');
     const next = await textOf(page, 'section[aria-label="Check"] h2');
     await click(page, 'button', 'Cannot tell');
