@@ -16,7 +16,7 @@ describe('the fuel trail', () => {
     await go(page, '/jobs/net-boat-1/trace');
     await page.waitForSelector('ol[aria-label="Trail"]');
     expect(await openTab(page)).toContain('Fuel');
-    expect(await traceToVerdict(page, new Player('netboat', ['fuel-needle.leaks'], 3))).toBe(
+    expect(await traceToVerdict(page, new Player('netboat', ['fuel-needle.leaks'], 1))).toBe(
       'Enough: clean or renew needle and seat',
     );
     expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Needle');
@@ -104,7 +104,7 @@ describe('the stop trail', () => {
     await go(page, '/jobs/tender-1/trace');
     await page.waitForSelector('ol[aria-label="Trail"]');
     expect(await openTab(page)).toContain('Stop');
-    expect(await traceToVerdict(page, new Player('tender', ['stop-actuator.leaks'], 41))).toBe(
+    expect(await traceToVerdict(page, new Player('tender', ['stop-actuator.leaks'], 45))).toBe(
       'Enough: renew the stop actuator on the pump',
     );
     expect(await axe(page)).toEqual([]);
@@ -115,7 +115,7 @@ describe('the stop trail', () => {
 describe('air and timing together', () => {
   it('an idle that hunts from a leak while the timing is late as well: one behind the other', async () => {
     const { page, faults } = await openWindow(browser);
-    const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 17);
+    const player = new Player('coupe', ['air-gasket.leaks', 'timing-body.late'], 21);
     await go(page, '/jobs/coupe-2/trace');
     // Which of the two is found first is a matter of what was read: the other stands behind it.
     const calls = {
@@ -189,7 +189,7 @@ describe('the compression trail', () => {
   it('a twin that shakes is balanced, not renewed', async () => {
     const { page, faults } = await openWindow(browser);
     await go(page, '/jobs/twin-1/trace');
-    expect(await traceToVerdict(page, new Player('twin', ['air-balance.out'], 52), 30)).toBe(
+    expect(await traceToVerdict(page, new Player('twin', ['air-balance.out'], 53), 30)).toBe(
       'Enough: balance the carburettors',
     );
     expect(faults).toEqual([]);

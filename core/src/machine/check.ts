@@ -88,7 +88,12 @@ export interface Check {
   /** The plate figure that it measures straight, `part.figure`: a setting of that figure is a reading of this check. */
   readonly figure?: string;
   /** Of several alike that are read in one round: what the round is called, and which this is. */
-  readonly beside?: { readonly what: string; readonly n: number };
+  readonly beside?: {
+    readonly what: string;
+    readonly n: number;
+    /** What nobody knows of the machine lifts or lowers all of them: each is held against the first that was read. */
+    readonly shares?: true;
+  };
   /** So many plugs lie side by side and are told one by one. */
   readonly plugs?: number;
   /** What else hangs on the same feed or earth, tried: how it is called in two words beside its station. */

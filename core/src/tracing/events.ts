@@ -9,6 +9,8 @@ export interface PlacedReading {
   readonly repaired: ReadonlySet<string>;
   /** The last few of the same check before, nothing having been put right between: it shares what was amiss with them. */
   readonly earlier: readonly Reading[];
+  /** All that was read since the same repair, in order; this one among them. */
+  readonly since: readonly PlacedReading[];
 }
 
 /** So many readings of one check are weighed, the last ones, as long as nothing was put right between them. */
@@ -62,6 +64,7 @@ export function tell(events: readonly JobEvent[]): Story {
   let repaired: ReadonlySet<string> = new Set();
   const aside = new Set<string>();
   const asked = new Map<ReadonlySet<string>, Map<string, PlacedReading[]>>();
+  const together = new Map<ReadonlySet<string>, PlacedReading[]>();
   const sameOf = (at: ReadonlySet<string>, checkId: string): PlacedReading[] => {
     const checks = asked.get(at) ?? new Map<string, PlacedReading[]>();
     asked.set(at, checks);
@@ -82,7 +85,11 @@ export function tell(events: readonly JobEvent[]): Story {
       placeOf.set(reading.id, at);
       if (superseded.has(reading.id)) continue;
       const same = sameOf(at, reading.checkId);
-      const placed = { reading, repaired: at, earlier: same.slice(1 - MOST_TOGETHER).map((p) => p.reading) };
+      const since = together.get(at) ?? [];
+      together.set(at, since);
+      const earlier = same.slice(1 - MOST_TOGETHER).map((p) => p.reading);
+      const placed: PlacedReading = { reading, repaired: at, earlier, since };
+      since.push(placed);
       same.push(placed);
       readings.push(placed);
     }

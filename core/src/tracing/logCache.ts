@@ -1,4 +1,4 @@
-import type { Complaint } from '../schema/job.ts';
+import type { Complaint, Reading } from '../schema/job.ts';
 import type { PlacedReading } from './events.ts';
 import { Latest } from './latest.ts';
 import type { Ensemble } from './ensemble.ts';
@@ -16,6 +16,8 @@ export interface Sayings {
   /** It with those before it, and by itself; made when asked. */
   together?: Repeated;
   alone?: Repeated;
+  /** Of one that is held against its fellow: by what is predicted of itself and of that. */
+  readonly beside: Map<Predicted, Map<Predicted, Predicted>>;
 }
 
 const READINGS_KEPT = 600;
@@ -28,17 +30,17 @@ export class LogCache {
   private readonly placed = new WeakMap<PlacedReading, Map<string, Sayings>>();
   private readonly facts = new Latest<string, Map<string, Sayings>>(READINGS_KEPT);
 
-  of(placed: PlacedReading, { pattern }: Complaint, { misprobe }: Hands): Sayings {
+  of(placed: PlacedReading, { pattern }: Complaint, { misprobe }: Hands, fellow?: Reading): Sayings {
     let own = this.placed.get(placed);
-    if (!own) this.placed.set(placed, (own = this.byFact(placed)));
+    if (!own) this.placed.set(placed, (own = this.byFact(placed, fellow)));
     const how = `${pattern}|${misprobe}`;
     let said = own.get(how);
-    if (!said) own.set(how, (said = { by: new Map() }));
+    if (!said) own.set(how, (said = { by: new Map(), beside: new Map() }));
     return said;
   }
 
-  private byFact({ reading, earlier }: PlacedReading): Map<string, Sayings> {
-    const fact = JSON.stringify([reading, earlier.map((r) => r.id)]);
+  private byFact({ reading, earlier }: PlacedReading, fellow: Reading | undefined): Map<string, Sayings> {
+    const fact = JSON.stringify([reading, earlier.map((r) => r.id), fellow]);
     return this.facts.of(fact, () => new Map());
   }
 }

@@ -1,5 +1,5 @@
 import type { Check } from '../trails/checks.ts';
-import { INSTRUMENTS, INSULATES_OHMS, toRuler, type Outcome } from '../instruments/index.ts';
+import { fromRuler, INSTRUMENTS, INSULATES_OHMS, toRuler, type Outcome } from '../instruments/index.ts';
 import { normalCdf } from '../random/lcg.ts';
 
 /**
@@ -62,6 +62,29 @@ export function predictedOf(check: Check, outcomes: readonly Outcome[], graded: 
     if (is) width[m] = Math.max(width[m]!, MEGOHMS_WIDE);
   });
   return { kind: 'number', at, width, open, loose: Math.min(WIDEST_KERNEL, tolerance) };
+}
+
+/** How far apart sound ones of one machine read, beside what their plates and the meter say, of the ruler. Judgement. */
+const LIKE_ONES = 0.02;
+
+/**
+ * What a check would read where its fellow on the same machine has read so much: as far above or below it as this machine
+ * has them apart. What lifts both alike, from the ratio to how fast it was turned, is in the fellow's reading already.
+ */
+export function besideFellow(check: Check, own: Predicted, fellow: Predicted, read: number): Predicted {
+  const instrument = INSTRUMENTS[check.instrument];
+  const { dimension } = instrument;
+  if (own.kind !== 'number' || fellow.kind !== 'number' || dimension === undefined) return own;
+  const from = toRuler(read, dimension);
+  const at = own.at.map((u, m) => Math.max(0, u - fellow.at[m]! + from));
+  const errorAt = (v: number) =>
+    (toRuler(v + instrument.error(v), dimension) - toRuler(v - instrument.error(v), dimension)) / 2;
+  const meter = Array.from(at, (u) =>
+    Number.isNaN(u) ? 0 : Math.hypot(errorAt(fromRuler(u, dimension)), errorAt(read), LIKE_ONES),
+  );
+  const tolerance = roughness(at);
+  const width = kernels(at, meter, tolerance, true);
+  return { kind: 'number', at, width, open: own.open, loose: Math.min(WIDEST_KERNEL, tolerance) };
 }
 
 /** Insulation: how often it shows OL where it has none to measure, and where it has megohms; how wide those scatter. */

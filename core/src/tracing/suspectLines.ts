@@ -51,11 +51,16 @@ function together(ways: readonly Way[]): Way[] {
 
 const holds = ({ alike }: SuspectLine, repairId: string | undefined): boolean => alike.some((r) => r.id === repairId);
 
-/** Suspects by what would put them right, likeliest first; before all what is to be put right now, `called`. */
+/**
+ * Suspects by what would put them right, likeliest first; before all what is to be put right now, `called`, or what lies
+ * behind the likeliest.
+ */
 export function suspectLines(model: Model, belief: Belief, house: House, most: number, called?: string): SuspectLine[] {
   const ways = waysBy(belief);
   const lines: { first: ModelRepair; shares: number[]; alike: ModelRepair[]; cost: number }[] = [];
-  for (const { repair, share, cost } of repairShares(model, belief, house).slice(0, LOOKED_AT)) {
+  const all = repairShares(model, belief, house);
+  const led = called ?? all[0]?.repair.id;
+  for (const { repair, share, cost } of all.slice(0, LOOKED_AT)) {
     const kin = (r: ModelRepair) => r.follows ?? r.id;
     const near = lines.find(
       (l) => kin(l.first) === kin(repair) && Math.abs(l.shares[0]! - share) <= NOT_TOLD_APART * l.shares[0]!,
@@ -74,6 +79,6 @@ export function suspectLines(model: Model, belief: Belief, house: House, most: n
       const own = together(alike.flatMap((r) => ways.get(r.id) ?? []));
       return { repair: first, share, cost, alike, ways: own.filter((w) => w.share >= WORTH_A_WORD * own[0]!.share) };
     })
-    .sort((a, b) => Number(holds(b, called)) - Number(holds(a, called)) || b.share - a.share)
+    .sort((a, b) => Number(holds(b, led)) - Number(holds(a, led)) || b.share - a.share)
     .slice(0, most);
 }

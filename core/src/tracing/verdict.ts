@@ -2,6 +2,7 @@ import type { Check } from '../trails/checks.ts';
 import type { House } from '../schema/house.ts';
 import type { TrailName } from '../schema/symptoms.ts';
 import type { Belief, Weighed } from './belief.ts';
+import { liesBehind } from './linked.ts';
 import type { Model, ModelRepair } from './model.ts';
 import { notHereShare, repairGroup, soundShare, unshownShare, type outcomeTable } from './counting.ts';
 import type { RankedCheck } from './nextCheck.ts';
@@ -54,13 +55,25 @@ function sharesOf(belief: Belief, counts: (w: Weighed) => boolean = () => true):
 }
 
 export function repairShares(model: Model, belief: Belief, house: House): RepairShare[] {
-  return [...sharesOf(belief)]
+  const shares = [...sharesOf(belief)]
     .map(([id, share]) => {
       const repair = model.repairs.get(id)!;
       return { repair, share, cost: costOf(repair, house) };
     })
     .sort((a, b) => b.share - a.share);
+  const [first] = shares;
+  const cause =
+    first?.repair.part.id === FILLED_BY_OTHERS
+      ? shares.slice(1).find((s) => s.share >= CAUSE_FROM && liesBehind(model, s.repair.id, first.repair.id))
+      : undefined;
+  return cause ? [cause, ...shares.filter((s) => s !== cause)] : shares;
 }
+/**
+ * What is likelier there than not and has emptied or spoilt the battery goes before it: it is flat because the belt is
+ * slack, and is flat again tomorrow where only it is charged.
+ */
+const CAUSE_FROM = 0.5;
+const FILLED_BY_OTHERS = 'battery';
 
 /** Belief in each trail that nobody has told, likeliest first. */
 const elsewhereShares = (belief: Belief): TrailShare[] =>

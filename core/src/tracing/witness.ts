@@ -2,7 +2,7 @@ import type { Check } from '../trails/checks.ts';
 import { freeCheck, freeProbeId } from '../trails/freeProbe.ts';
 import type { FreeProbe } from '../schema/freeProbe.ts';
 import type { MachineParams } from '../machine/known.ts';
-import type { Complaint, JobEvent } from '../schema/job.ts';
+import type { Complaint, JobEvent, Reading } from '../schema/job.ts';
 import { complaintKey, complaintLikelihood, eachSymptom } from '../engine/complaint.ts';
 import { Ensemble, soundMembers } from './ensemble.ts';
 import type { PlacedReading } from './events.ts';
@@ -12,7 +12,7 @@ import { logSum } from './logs.ts';
 import { values } from './outside.ts';
 import { Repeated } from './repeated.ts';
 import type { Model, ModelFault } from './model.ts';
-import type { Predicted } from './prediction.ts';
+import { besideFellow, type Predicted } from './prediction.ts';
 import { shows } from './presence.ts';
 import { SoundBands } from './soundBand.ts';
 import { wellWord } from './wellWord.ts';
@@ -20,12 +20,20 @@ import { wellWord } from './wellWord.ts';
 /** Sets of faults whose members are kept; of more, those of several are made anew. */
 const ENSEMBLES_KEPT = 600;
 
+/** One of several alike that was read before another. */
+interface Fellow {
+  readonly reading: Reading;
+  readonly check: Check;
+  readonly read: number;
+}
+
 /** What sets of faults say of a complaint and of each reading, by the simulated members of one machine. */
 export class Witness {
   readonly model: Model;
   private readonly sound: readonly MachineParams[];
   readonly ensembles = new Map<string, Ensemble>();
   private readonly logs = new LogCache();
+  private readonly fellows = new WeakMap<PlacedReading, Fellow | null>();
   private soundBands: SoundBands | undefined;
   protected readonly checks: Map<string, Check>;
 
@@ -113,16 +121,19 @@ export class Witness {
     complaint: Complaint,
     hands: Hands,
   ) {
-    const said = this.logs.of(placed, complaint, hands);
-    const ensemble = this.ensemble(faults);
-    const sound = ensemble.sound.predict(check);
     const there = shows(complaint, placed.reading);
-    const predicted = there > 0 ? ensemble.predict(check) : sound;
+    const fellow = this.fellowOf(placed, check);
+    const against = fellow && shows(complaint, fellow.reading) === there ? fellow : undefined;
+    const said = this.logs.of(placed, complaint, hands, against?.reading);
+    const ensemble = this.ensemble(faults);
+    const predict = (e: Ensemble) => (against ? this.beside(e, check, against, said) : e.predict(check));
+    const sound = predict(ensemble.sound);
+    const predicted = there > 0 ? predict(ensemble) : sound;
     let own = said.by.get(predicted);
     if (!own) {
       // What none of these faults changes reads as it would without them, whether they were there or away.
       const share = predicted === sound ? 0 : there;
-      const each = this.chances(predicted, share, placed, check, complaint, hands, said);
+      const each = this.chances({ predicted, sound, share }, placed, check, complaint, hands, said);
       said.by.set(predicted, (own = { each, logs: new Map() }));
     }
     return own;
@@ -139,8 +150,7 @@ export class Witness {
 
   /** p(reading | each member) of what is predicted, where that shows in so large a share of readings, the sound machine in the rest. */
   private chances(
-    predicted: Predicted,
-    share: number,
+    { predicted, sound, share }: { predicted: Predicted; sound: Predicted; share: number },
     { reading, earlier }: PlacedReading,
     check: Check,
     complaint: Complaint,
@@ -154,8 +164,35 @@ export class Witness {
       : (said.alone ??= new Repeated(check, [], reading.value, hands, wellWord(this.model, check)));
     const there = repeated.of(predicted);
     if (share === 0 || share === 1) return there;
-    const sound = repeated.of(this.ensemble([]).predict(check));
-    return there.map((p, m) => share * p + (1 - share) * sound[m]!);
+    const away = repeated.of(sound);
+    return there.map((p, m) => share * p + (1 - share) * away[m]!);
+  }
+
+  /** The first of its fellows that was read before it, nothing having been put right between. */
+  private fellowOf(placed: PlacedReading, { beside }: Check): Fellow | undefined {
+    if (!beside?.shares || placed.reading.value.kind !== 'number') return undefined;
+    let known = this.fellows.get(placed);
+    if (known === undefined) {
+      known = null;
+      for (const { reading } of placed.since.slice(0, placed.since.indexOf(placed))) {
+        const check = this.checks.get(reading.checkId);
+        if (check?.beside?.what !== beside.what || check.beside.n === beside.n) continue;
+        if (reading.value.kind !== 'number') continue;
+        known = { reading, check, read: reading.value.value };
+        break;
+      }
+      this.fellows.set(placed, known);
+    }
+    return known ?? undefined;
+  }
+
+  private beside(ensemble: Ensemble, check: Check, fellow: Fellow, { beside }: Sayings): Predicted {
+    const [own, other] = [ensemble.predict(check), ensemble.predict(fellow.check)];
+    let byOther = beside.get(own);
+    if (!byOther) beside.set(own, (byOther = new Map()));
+    let known = byOther.get(other);
+    if (!known) byOther.set(other, (known = besideFellow(check, own, other, fellow.read)));
+    return known;
   }
 }
 

@@ -26,9 +26,14 @@ const LEAKS_OHMS = 1e4;
 
 function harmedBy(own: Readonly<Record<string, number>>): Harmed {
   const is = (name: string) => (own[name] ?? 0) > 0.5;
+  const open = own['openDiode'] ?? 0;
   return {
     ...(is('openLeg') ? { openLeg: true } : {}),
-    ...(is('openDiode') ? { diode: 'open' } : is('shortedDiode') ? { diode: 'shorted' } : {}),
+    ...(open > 0
+      ? { diode: 'open', open: open < 2 ? 1 : open < 3 ? 2 : 3 }
+      : is('shortedDiode')
+        ? { diode: 'shorted' }
+        : {}),
     ...(own.coreOhms === undefined || own.coreOhms > LEAKS_OHMS ? {} : { coreOhms: own.coreOhms }),
   };
 }

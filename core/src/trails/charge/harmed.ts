@@ -11,6 +11,8 @@ export const SOUND_RIPPLE = 0.042;
 export const SOUND_TIMES = 6;
 export const LEG_GONE = { share: { idle: 0.48, fast: 0.57 }, ripple: 0.51, times: 2 } as const;
 export const DIODE_OPEN = { share: { idle: 0.79, fast: 1 }, ripple: 0.445 } as const;
+/** Of two, idling and fast lie further apart, in the ripple too. */
+export const TWO_OPEN = { share: { idle: 0.44, fast: 0.98 }, ripple: { idle: 0.92, fast: 0.65 } } as const;
 export const DIODE_SHORTED = { share: { idle: 0.22, fast: 0.26 }, ripple: 0.87 } as const;
 
 /** How a leg to the core takes: share left when it is a dead short, and where, in volts over amperes, half of that is back. */

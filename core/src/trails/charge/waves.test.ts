@@ -8,7 +8,7 @@ import { measure } from '../../network/transient/measure.ts';
 import type { MachineBody } from '../../schema/machine.ts';
 import { drawSound } from '../../tracing/draw.ts';
 import { buildModel } from '../../tracing/model.ts';
-import { DIODE_OPEN, DIODE_SHORTED, LEG_GONE, shareToCore, SOUND_RIPPLE } from './harmed.ts';
+import { DIODE_OPEN, DIODE_SHORTED, LEG_GONE, shareToCore, SOUND_RIPPLE, TWO_OPEN } from './harmed.ts';
 import { engineRpm, makingOf, SOURCE } from './making.ts';
 import { chargerAt } from './parts/source.ts';
 import { POLE_PAIRS, rectifier, tie, windings, type Harmed } from './waves.ts';
@@ -74,6 +74,17 @@ describe('a machine that charges, wave by wave', () => {
           within,
         );
       }
+  });
+  it('two diodes open lose half of it idling and ride twice as high; with three nothing reaches the battery', () => {
+    for (const name of ['alternator with a lamp', 'three phases under a flywheel']) {
+      const machine = machineOf(name);
+      for (const speed of ['idle', 'fast'] as const) {
+        const [well, two] = [run(machine.at(speed)), run(machine.at(speed), { diode: 'open', open: 2 })];
+        expect(Math.abs(two.mean / well.mean - TWO_OPEN.share[speed]), `${name} ${speed} share`).toBeLessThan(0.1);
+        expect(Math.abs(two.ripple / TWO_OPEN.ripple[speed] - 1), `${name} ${speed} ripple`).toBeLessThan(0.1);
+        expect(run(machine.at(speed), { diode: 'open', open: 3 }).mean).toBeCloseTo(0, 3);
+      }
+    }
   });
   it.each([
     ['a leg open', { openLeg: true }, LEG_GONE],

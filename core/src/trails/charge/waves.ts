@@ -10,12 +10,14 @@ const IRON_OHMS = 5e3;
 /** A diode that has gone to a short, and a control that shorts or joins. */
 const SHORTED_OHMS = 0.02;
 
-/** What is wrong with winding or diodes, always on the first leg; nothing of it on a sound machine. */
+/** What is wrong with winding or diodes, on the first leg and those that follow; nothing of it on a sound machine. */
 export interface Harmed {
   readonly openLeg?: boolean;
   /** From the leg to the core, ohms. */
   readonly coreOhms?: number;
   readonly diode?: 'open' | 'shorted';
+  /** How many of the live diodes are open; one where that is not said. */
+  readonly open?: 1 | 2 | 3;
 }
 
 /** A junction that has about three quarters of a volt over it at some amperes. */
@@ -88,7 +90,7 @@ export function rectifier(
   const way = (id: string, from: string, to: string) => (e.sign > 0 ? junction(id, from, to) : junction(id, to, from));
   return legs.flatMap((leg, k): Element[] => {
     const upper: Element[] =
-      k === 0 && harmed.diode === 'open'
+      k < (harmed.open ?? 1) && harmed.diode === 'open'
         ? []
         : k === 0 && harmed.diode === 'shorted'
           ? [{ type: 'resistor', id: `up-${leg}`, a: leg, b: bus, ohms: SHORTED_OHMS }]

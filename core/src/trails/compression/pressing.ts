@@ -40,16 +40,20 @@ export function waysOut(fit: Fit, p: MachineParams, cylinder: number) {
 export const leakOf = (fit: Fit, p: MachineParams, cylinder: number): number =>
   Object.values(waysOut(fit, p, cylinder)).reduce((a, b) => a + b, 0);
 
-const cylinderOf = (fit: Fit) => ({
+/** Its ratio as it was built; of an engine whose compression nobody told, its book’s. */
+const ratioOf = (fit: Fit, p: MachineParams): number => figuresIfAny(p, BORES)?.ratio ?? fit.compressionRatio;
+
+const cylinderOf = (fit: Fit, ratio: number) => ({
   litres: fit.litres / fit.cylinders,
-  ratio: fit.compressionRatio,
+  ratio,
   outside: outsideOf(fit),
   shutBefore: fit.compression?.kind === 'two-stroke' ? SHUT_BEFORE.two : SHUT_BEFORE.four,
 });
 
 /** A cylinder as the starter or the hand turns it, leaking through so much. */
 function turned(scene: Known, squareMetres: number): Pressed {
-  const own = cylinderOf(scene.machine.fit);
+  const { fit } = scene.machine;
+  const own = cylinderOf(fit, ratioOf(fit, scene.params));
   return pressed({
     ...own,
     // A chain that lags shuts the inlet valves later.
@@ -64,12 +68,14 @@ export const gaugeOf = (scene: Known, cylinder: number, wet = 1): number => {
   const out = waysOut(scene.machine.fit, scene.params, cylinder);
   return turned(scene, out.rings * wet + out.exhaust + out.intake + out.gasket).pascals;
 };
-/** What this engine would show if nothing leaked and its valves shut in time; once a machine, for every fault asks it. */
-const tights = new WeakMap<Fit, number>();
-function tight(fit: Fit): number {
-  let known = tights.get(fit);
+/** What this engine would show if nothing leaked and its valves shut in time; once a ratio, for every fault asks it. */
+const tights = new WeakMap<Fit, Map<number, number>>();
+function tight(fit: Fit, ratio: number): number {
+  let ofFit = tights.get(fit);
+  if (!ofFit) tights.set(fit, (ofFit = new Map<number, number>()));
+  let known = ofFit.get(ratio);
   if (known === undefined)
-    tights.set(fit, (known = pressed({ ...cylinderOf(fit), rpm: 180, squareMetres: 0 }).pascals));
+    ofFit.set(ratio, (known = pressed({ ...cylinderOf(fit, ratio), rpm: 180, squareMetres: 0 }).pascals));
   return known;
 }
 
@@ -89,7 +95,8 @@ const GLOWS_FROM = 0.8;
 
 export const compressionOffers: Offers = {
   glows: ({ params }) => logistic(((figuresIfAny(params, CHAMBERS)?.carbon ?? 0) - GLOWS_FROM) / 0.06),
-  compression: (scene, _state, { cylinder }) => gaugeOf(scene, cylinder) / tight(scene.machine.fit),
+  compression: (scene, _state, { cylinder }) =>
+    gaugeOf(scene, cylinder) / tight(scene.machine.fit, ratioOf(scene.machine.fit, scene.params)),
   steams: ({ params }) => ((figuresIfAny(params, GASKET)?.water ?? 0) > 0.5 ? 0.9 : 0),
   oil: (scene, _state, { cylinder }) =>
     Math.max(...([idOf(RINGS, cylinder), BORES] as const).map((id) => figuresAt(scene.params, id).oil ?? 0)),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { cranked, CRANKED } from '../../__tests__/crankMachines.ts';
 import { house } from '../../__tests__/machines.ts';
+import { complaintLikelihood } from '../../engine/complaint.ts';
 import type { CrankWord } from '../../machine/observed.ts';
 import { Scene } from '../../machine/scene.ts';
 import type { MachineBody } from '../../schema/machine.ts';
@@ -77,6 +78,14 @@ describe('a starter, its battery and its engine as one network', () => {
     expect(amps(joint)).toBeLessThan(amps(four()));
     for (const s of [shorted, joint])
       expect(s.see('crankingRpm', AT_START)).toBeLessThan(0.65 * four().see('crankingRpm', AT_START));
+  });
+  it('a chatter is told as a click by some: a tired battery is not ruled out by the owner’s word', () => {
+    const tired = four('battery.tired', 0.9);
+    const told = (symptom: 'crank-click' | 'crank-chatter' | 'crank-free') =>
+      complaintLikelihood(tired, { symptom, pattern: 'constant', words: '', since: '', before: '' });
+    expect(told('crank-click')).toBeGreaterThan(10 * told('crank-free'));
+    expect(told('crank-chatter')).toBeGreaterThan(3 * told('crank-click'));
+    expect(told('crank-free')).toBeLessThan(0.01);
   });
   it('what starves the starter starves the coil: the crank trail is felt on the spark trail', () => {
     const spark = (s: Scene) => s.spark('plug', { key: 'crank', points: 'turning' }, 1).availableVolts;

@@ -94,6 +94,8 @@ function engaged(scene: Known, state: MachineState): Engaged {
 
 /** Below this share of the nominal volts at the small terminal the plunger is starved, not weak. */
 const STARVED = 0.74;
+/** How a starved plunger is heard, where it does not merely tick. Judgement. */
+const STARVED_AS = { grinds: 0.55, chatters: 0.15 } as const;
 
 /** Where relay and plunger come to stand; one that chatters stands out. */
 const positions: Offers['positions'] = (scene, state) => {
@@ -144,10 +146,11 @@ const cranking: Offers['cranking'] = (scene, state) => {
   // Starved, the plunger goes half in and the pinion strikes the ring while the pull-in current turns it; with all its
   // volts and half its strength it only ticks.
   const starved = logistic((STARVED - at.volts / scene.machine.fit.volts) / 0.04) * (at.turning ? 1 : 0);
-  words.grinds += 0.85 * starved * half;
-  words['clicks once'] += (1 - 0.85 * starved) * 0.6 * half;
-  words.nothing += (1 - 0.85 * starved) * 0.4 * half;
-  words.chatters += goesHome - stays;
+  words.grinds += STARVED_AS.grinds * starved * half;
+  const ticks = (1 - (STARVED_AS.grinds + STARVED_AS.chatters) * starved) * half;
+  words['clicks once'] += 0.6 * ticks;
+  words.nothing += 0.4 * ticks;
+  words.chatters += STARVED_AS.chatters * starved * half + goesHome - stays;
   const left = 1 - goesHome - half;
   words['clicks once'] += left * (hasFigures(scene.params, RELAY) && relay ? 0.5 : 0.04);
   words.nothing += left * (hasFigures(scene.params, RELAY) && relay ? 0.5 : 0.96);

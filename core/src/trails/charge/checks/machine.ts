@@ -87,7 +87,8 @@ export const insideMachine: CheckMaker = (machine) => {
         sees: (scene) => {
           const own = figuresAt(scene.params, SOURCE);
           const worn = seen((own.worn ?? 0) > 0.5, 0.95);
-          const diode = kind === 'alternator' ? (1 - worn) * seen((own.ripple ?? 0) > 0.3, 0.88) : 0;
+          const rides = (own.ripple ?? 0) > 0.3 || (own.openDiode ?? 0) > 0;
+          const diode = kind === 'alternator' ? (1 - worn) * seen(rides, 0.88) : 0;
           const burnt =
             (1 - worn - diode) *
             seen(

@@ -37,6 +37,7 @@ of('alternator with a lamp', [
   ['charge-field-ohms', undefined, [2, 8]],
   ['charge-field-ohms', 'charger.field-open', OPEN],
   ['charge-opened', undefined, 'sound'],
+  ['charge-opened', 'charger.diode-open', 'diodes or a phase'],
   ['charge-opened', 'charger.brushes', 'brushes worn'],
   ['charge-wire-look', undefined, 'sound'],
 ]);

@@ -9,7 +9,7 @@ import {
   type PlateSpec,
 } from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
-import { DIODE_OPEN, DIODE_SHORTED, LEG_GONE } from '../harmed.ts';
+import { DIODE_OPEN, DIODE_SHORTED, LEG_GONE, TWO_OPEN } from '../harmed.ts';
 import { about, engineRpm, makingOf, mostAmps } from '../making.ts';
 
 type Kind = NonNullable<Fit['charge']>['kind'];
@@ -188,6 +188,22 @@ export const generatorB: typeof generator = {
   ),
 };
 
+/** Of the degrees of open diodes those from which it is two, and all that feed the battery; one is commonest. Judgement. */
+const OPEN_FROM = { two: 0.5, all: 0.75 } as const;
+const ALL_OPEN = 3;
+function diodesOpen(s: number) {
+  if (s >= OPEN_FROM.all) return { openDiode: ALL_OPEN };
+  const two = s >= OPEN_FROM.two;
+  const within = two ? (s - OPEN_FROM.two) / (OPEN_FROM.all - OPEN_FROM.two) : s / OPEN_FROM.two;
+  const { share } = two ? TWO_OPEN : DIODE_OPEN;
+  return {
+    openDiode: two ? 2 : 1,
+    share: between(share.fast, share.idle, within),
+    feedsOhms: between(0.6, 1.2, within),
+    ripple: two ? between(TWO_OPEN.ripple.fast, TWO_OPEN.ripple.idle, within) : DIODE_OPEN.ripple,
+  };
+}
+
 /** Alternator with a wound rotor. Nodes `a` its output, `b` earth, `ind` the terminal of lamp and exciting current. */
 export const alternator: PartKind<
   'voltsPerRpm' | 'ohms' | 'fieldOhms',
@@ -218,17 +234,11 @@ export const alternator: PartKind<
     },
     {
       id: 'diode-open',
-      label: 'a diode open',
+      label: 'diodes open: one, or several',
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
-      apply: (p, s) => ({
-        ...p,
-        openDiode: 1,
-        share: between(DIODE_OPEN.share.fast, DIODE_OPEN.share.idle, s),
-        feedsOhms: between(0.6, 1.2, s),
-        ripple: DIODE_OPEN.ripple,
-      }),
+      apply: (p, s) => ({ ...p, ...diodesOpen(s) }),
     },
     {
       // What feeds its field is lost: it lives on what the lamp lets through, and the lamp glows on.
@@ -265,8 +275,10 @@ export const alternator: PartKind<
   ],
   elements: (p, context) => {
     const { id, nodes } = context;
-    const working = running(p, context);
     const [a, b, ind] = [nodes['a']!, nodes['b']!, nodes['ind']!];
+    // With none left to the battery it feeds its own field alone.
+    const itself = p.openDiode === ALL_OPEN;
+    const working = running(p, itself ? { ...context, nodes: { ...nodes, a: ind } } : context);
     return [
       ...working,
       // The rotor earths the lamp until its own diodes feed it.
@@ -276,7 +288,7 @@ export const alternator: PartKind<
         id: `${id}.feeds`,
         a,
         b: ind,
-        closed: working.length > 0,
+        closed: working.length > 0 && !itself,
         onOhms: p.feedsOhms ?? 0.1,
         offOhms: OPEN_OHMS,
       },

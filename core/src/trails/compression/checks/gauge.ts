@@ -19,7 +19,7 @@ export const compressionGauge: CheckMaker = (machine) =>
     ? eachOf(machine, RINGS, (n, named) => ({
         ...turnedOver(machine),
         id: `compression-${n}`,
-        beside: { what: 'Compression', n },
+        beside: { what: 'Compression', n, shares: true },
         station: BORES,
         label: `Compression of ${machine.fit.cylinders === 1 ? 'the cylinder' : named('cylinder')}, dry`,
         touch: `Gauge in the ${machine.fit.spark ? 'plug' : 'heater plug or injector'} hole${machine.fit.cylinders === 1 ? '' : ` of ${n}`}; turn it over until the needle rises no more.`,

@@ -1,4 +1,11 @@
-import { between, type FaultMode, type Figures, type PartKind, type PlateSpec } from '../../../machine/part.ts';
+import {
+  between,
+  logBetween,
+  type FaultMode,
+  type Figures,
+  type PartKind,
+  type PlateSpec,
+} from '../../../machine/part.ts';
 import type { Fit } from '../../../schema/fit.ts';
 
 /** Leaks grow with what they run around: the bore, by the two thirds of its volume; 1 for a cylinder of 0.42 litres. */
@@ -38,11 +45,30 @@ const rings: PartKind<'leakSquareMetres', 'oil'> = {
   ],
   elements: () => [],
 };
+/**
+ * How far from its book’s ratio an engine is squeezed: thick gaskets, skimmed heads, other pistons, cams that shut the
+ * valve later, a gauge’s own hose. Books of one engine give pressures from an eighth below to an eighth above; judgement.
+ */
+const RATIO_OFF = 0.1;
+
 /** What wears all bores alike. */
-const bores: PartKind<'leakSquareMetres', 'oil'> = {
+const bores: PartKind<'leakSquareMetres' | 'ratio', 'oil'> = {
   kind: 'bores',
   symbol: 'none',
-  plates: [{ ...leak(0, 0.05), label: 'What wear lets by in each' }],
+  plates: [
+    { ...leak(0, 0.05), label: 'What wear lets by in each' },
+    {
+      id: 'ratio',
+      label: 'Compression ratio, as built',
+      dimension: 'ratio',
+      typical: (fit) => ({
+        low: fit.compressionRatio * (1 - RATIO_OFF),
+        high: fit.compressionRatio * (1 + RATIO_OFF),
+      }),
+      least: 2,
+      most: 26,
+    },
+  ],
   repairs: [{ id: 'rebore', label: 'Rebore, new pistons and rings', minutes: 1500, money: 620 }],
   faults: [
     {
@@ -166,7 +192,16 @@ const crankcase: PartKind<'leakSquareMetres'> = {
   symbol: 'none',
   plates: [{ ...leak(0.0002, 0.002), label: 'What its seals let by' }],
   repairs: [{ id: 'seals', label: 'Renew the crankshaft seals', minutes: 180, money: 24 }],
-  faults: [{ id: 'leaks', label: 'seals leak', weight: 3, repair: 'seals', apply: leaks(0.7, 4) }],
+  // What empties it within a minute does not yet hurt: it fails the pump long before it hunts.
+  faults: [
+    {
+      id: 'leaks',
+      label: 'seals leak',
+      weight: 3,
+      repair: 'seals',
+      apply: (p, s, fit) => ({ ...p, leakSquareMetres: logBetween(0.02, 40, s) * MM2 * bigness(fit) }),
+    },
+  ],
   elements: () => [],
 };
 const share = (label: string, low: number): PlateSpec<'share'> => ({

@@ -3,6 +3,9 @@ import { idsOf } from '../../../machine/numbered.ts';
 import { KEY_OFF, type CheckMaker } from '../../../machine/check.ts';
 import { seen } from '../../../machine/seen.ts';
 
+/** A switch that still touches shows it; what only leaks through damp or dirt looks as it should. */
+const HELD_OHMS = 10;
+
 export const lookStop: CheckMaker = (machine) => [
   {
     id: 'look-stop',
@@ -15,7 +18,7 @@ export const lookStop: CheckMaker = (machine) => [
     probe: {
       kind: 'look',
       sees: (scene) => {
-        const held = seen(figuresAt(scene.params, 'stop-switch').earthOhms < 1e3, 0.6);
+        const held = seen(figuresAt(scene.params, 'stop-switch').earthOhms < HELD_OHMS, 0.6);
         const wires = idsOf(machine, 'stop-wire');
         const rubbed =
           seen(

@@ -1,5 +1,5 @@
 import type { Element } from '../../../network/index.ts';
-import { deadShort, OPEN_OHMS, type MachineState, type PartKind } from '../../../machine/part.ts';
+import { deadShort, logBetween, OPEN_OHMS, type MachineState, type PartKind } from '../../../machine/part.ts';
 
 /** At stop with the engine still, or just put there while it turns. */
 const stopped = ({ key, stopHeld, at }: MachineState): boolean =>
@@ -28,6 +28,14 @@ export const stopSwitch: PartKind<'earthOhms', 'dead'> = {
       comesWith: 'shaking',
       leap: true,
       apply: (p, s) => ({ ...p, earthOhms: deadShort(s) }),
+    },
+    {
+      id: 'leaks',
+      label: 'leaks to earth: damp, salt or dirt in it',
+      weight: 0.6,
+      repair: 'replace',
+      comesWith: 'damp',
+      apply: (p, s) => ({ ...p, earthOhms: logBetween(1e6, 20, s) }),
     },
     {
       id: 'dead',
