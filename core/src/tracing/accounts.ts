@@ -1,8 +1,8 @@
 import { eachSymptom } from '../engine/complaint.ts';
 import type { Complaint } from '../schema/job.ts';
 import type { Weigher } from './belief.ts';
-import { byCheck, seenBy, type Story } from './events.ts';
-import { GENERATIONS, grow, type Base } from './growing.ts';
+import { byCheck, seenBy, type Asked, type Story } from './events.ts';
+import { GENERATIONS, grow, HOPELESS, type Base, type Grown } from './growing.ts';
 import { hopefulPairs, type Alone, type Wanted } from './hopeful.ts';
 import { halfOfPairLogs, setOf, type Hypothesis } from './hypotheses.ts';
 import { meanLog } from './logs.ts';
@@ -11,8 +11,11 @@ import type { ModelFault } from './model.ts';
 /** How many pairs behind a repair, and of a twin with a fault on either side, are simulated. */
 const PAIRS_WEIGHED = 24;
 const TWIN_PAIRS_WEIGHED = 40;
-/** So far behind the leading single fault, a natural logarithm, a pair is left out even if all that speaks for it does. */
-const HOPELESS = 7;
+/**
+ * What an account says of the readings is asked before what it says of the complaint, which costs most: not worth that
+ * where it fell so far behind, as logarithms, and this much more for words that only one machine can say together.
+ */
+const SLACK = 1.5;
 /** What neither explains costs a twin's pair no more than this, a natural logarithm. */
 const UNEXPLAINED = Math.log(0.3);
 /** A repaired fault below this share of its repair's belief is not carried on into pairs. */
@@ -34,14 +37,24 @@ function carriedOver(single: readonly Base[], story: Story): ModelFault[] {
 function sayings(weigher: Weigher, story: Story, complaint: Complaint) {
   const symptoms = eachSymptom(complaint);
   const asked = byCheck(story, (id) => weigher.check(id));
-  return (faults: readonly ModelFault[]): Float64Array =>
-    Float64Array.from([
-      ...symptoms.map((told) => Math.log(weigher.complaintShare(faults, told))),
-      ...asked.map(({ check, all }) => {
-        const each = all.map((p) => weigher.readingLogs(seenBy(faults, p), p, check, complaint));
-        return meanLog(each[0]!.map((_, step) => each.reduce((sum, logs) => sum + logs[step]!, 0)));
-      }),
-    ]);
+  const ofCheck = (faults: readonly ModelFault[], { check, all }: Asked): number => {
+    const each = all.map((p) => weigher.readingLogs(seenBy(faults, p), p, check, complaint));
+    return meanLog(each[0]!.map((_, step) => each.reduce((sum, logs) => sum + logs[step]!, 0)));
+  };
+  return {
+    all: (faults: readonly ModelFault[]): Float64Array =>
+      Float64Array.from([
+        ...symptoms.map((told) => Math.log(weigher.complaintShare(faults, told))),
+        ...asked.map((one) => ofCheck(faults, one)),
+      ]),
+    /** What is left of an account's hope once its readings are asked, one after the other as long as it is above this. */
+    hopeLeft: ({ h, hope, rows }: Grown, from: number): number => {
+      let left = hope;
+      for (let k = 0; k < asked.length && left >= from; k++)
+        left += ofCheck(h.faults, asked[k]!) - rows[symptoms.length + k]!;
+      return left;
+    },
+  };
 }
 
 /**
@@ -58,7 +71,7 @@ export function furtherAccounts<T extends Base>(
 ): T[] {
   const { model } = weigher;
   const says = sayings(weigher, story, complaint);
-  const alone = new Map(model.faults.map((f) => [f, says([f])]));
+  const alone = new Map(model.faults.map((f) => [f, says.all([f])]));
   const single = first.filter((w) => w.h.faults.length === 1).sort((a, b) => b.log - a.log);
   const made = new Map<string, T>();
   const add = (all: readonly Hypothesis[]): T[] =>
@@ -82,10 +95,18 @@ export function furtherAccounts<T extends Base>(
   if (model.machine.fit.cylinders === 2)
     pairs({ goTogether: onEitherSide, least: UNEXPLAINED, most: TWIN_PAIRS_WEIGHED });
 
+  let top = Math.max(...first.map((w) => w.log), ...[...made.values()].map((w) => w.log));
+  const worthIt = (grown: Grown): T[] => {
+    const from = top - HOPELESS;
+    if (grown.hope < from || says.hopeLeft(grown, from - SLACK) < from - SLACK) return [];
+    const own = add([grown.h]);
+    top = Math.max(top, ...own.map((w) => w.log));
+    return own;
+  };
   let bases: readonly T[] = first;
   for (let generation = 0; generation < GENERATIONS && bases.length > 0; generation++) {
     const known = [...made.values()].filter((w) => w.h.faults.length === generation + 2);
-    bases = [...known, ...add(grow(model, complaint, bases, generation, alone, says))];
+    bases = [...known, ...grow(model, complaint, bases, generation, alone, says.all).flatMap(worthIt)];
   }
   return [...made.values()];
 }

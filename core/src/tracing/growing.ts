@@ -8,6 +8,14 @@ import { goTogether } from './onePart.ts';
 /** What an account says of each symptom and of each reading, as natural logarithms; a row for each. */
 export type Says = (faults: readonly ModelFault[]) => Float64Array;
 
+/** An account not weighed yet: what it may come to, and the better of the two for each symptom and each reading. */
+export interface Grown {
+  readonly h: Hypothesis;
+  /** Natural logarithm, as `Base.log`. */
+  readonly hope: number;
+  readonly rows: Float64Array;
+}
+
 /** An account as it was weighed: what grows from it starts from here. */
 export interface Base {
   readonly h: Hypothesis;
@@ -19,13 +27,15 @@ const GROWN_FROM = [40, 8, 5] as const;
 const MADE = [24, 10, 6] as const;
 export const GENERATIONS = MADE.length;
 /** So far behind the best account, a natural logarithm, one is not worth simulating. */
-const HOPELESS = 7;
+export const HOPELESS = 6;
 /** A fault is taken in where it makes what was read no less likely than this, against the account without it. */
-const WORTH_TAKING = -2;
+const WORTH_TAKING = -3;
 
 interface Candidate {
   readonly base: Hypothesis;
   readonly fault: ModelFault;
+  /** What the base says of each symptom and of each reading. */
+  readonly own: Float64Array;
   readonly hope: number;
 }
 
@@ -44,7 +54,7 @@ export function grow(
   generation: number,
   alone: ReadonlyMap<ModelFault, Float64Array>,
   says: Says,
-): Hypothesis[] {
+): Grown[] {
   const symptoms = saidOf(complaint).length;
   const bases = [...weighed].sort((a, b) => b.log - a.log).slice(0, GROWN_FROM[generation]);
   const bar = (bases[0]?.log ?? 0) - HOPELESS;
@@ -60,16 +70,18 @@ export function grow(
       const hope = log + gain;
       if (gain < WORTH_TAKING || hope < bar) continue;
       const key = keyOf(h.elsewhere, [...h.faults, fault]);
-      if (!(hope <= (best.get(key)?.hope ?? -Infinity))) best.set(key, { base: h, fault, hope });
+      if (!(hope <= (best.get(key)?.hope ?? -Infinity))) best.set(key, { base: h, fault, own, hope });
     }
   }
   return [...best.values()]
     .sort((a, b) => b.hope - a.hope)
     .slice(0, MADE[generation])
-    .map(({ base, fault }) => {
+    .map(({ base, fault, own, hope }) => {
       const faults = [...base.faults, fault];
-      return base.elsewhere
+      const h = base.elsewhere
         ? besideElsewhere(model, complaint, base.elsewhere, faults)
         : setOf(model, complaint, faults);
+      const row = alone.get(fault)!;
+      return { h, hope, rows: own.map((said, k) => Math.max(said, row[k]!)) };
     });
 }
