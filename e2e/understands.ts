@@ -10,3 +10,8 @@ export const understands = (): void => {
     new MutationObserver(press).observe(document.body, { childList: true, subtree: true });
   });
 };
+
+/** Presses it once on each caution that stands open; runs in a page. */
+export const understandAll = (): void => {
+  for (const b of document.querySelectorAll('button')) if (b.textContent === 'Understood') b.click();
+};

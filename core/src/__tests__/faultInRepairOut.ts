@@ -32,24 +32,28 @@ const MACHINE_FAILS = 0.2;
 const SHOWS_BITS = 0.03;
 /** Half of a small stator's wave hardly ever lifts the battery to where its regulator would have to hold it. */
 const HARDLY_REACHED: ReadonlySet<string> = new Set(['charge-regulator.high']);
-/** Of the same way of failing, how many of a file's machines are played here; `bench kinds` plays it on all. */
-const KINDS_TRIED = 1;
+/** Ways of failing that no machine of this file has had yet: one each is enough here, `bench kinds` plays them on all. */
+function fresh(faults: readonly ModelFault[], had: Set<string>): ModelFault[] {
+  return faults.filter(({ part, mode }) => {
+    const way = `${part.kind.kind} ${mode.id}`;
+    return !had.has(way) && had.add(way);
+  });
+}
+const played = new Set<string>();
+const shown = new Set<string>();
+/** Registers a test for each of these faults, in and its repair out. Cylinders are alike: the first and the last stand for all. */
+export function testFaults(tracer: Tracer, faults: readonly ModelFault[]): void {
+  const { cylinders } = tracer.model.machine.fit;
+  const ends = faults.filter((f) => [undefined, 1, cylinders].includes(f.part.cylinder));
+  const all = fresh(ends, played).map((f) => [f.id, f] as const);
+  if (all.length > 0) it.each(all)('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+}
 
 /** Registers the tests of every second kind, from the first or the second: two files, so that two run at a time. */
 export function testKinds(from: 0 | 1): void {
-  const tried = new Map<string, number>();
   describe.each(Object.entries(KINDS).filter((_, k) => k % 2 === from))('%s', (_name, fit) => {
     const tracer = new Tracer(machine(fit), everything);
     const { model } = tracer;
-    /** Cylinders are alike: the first and the last stand for all. A way of failing is tried on a few kinds. */
-    const faults = model.faults
-      .filter((f) => [undefined, 1, model.machine.fit.cylinders].includes(f.part.cylinder))
-      .filter(({ part, mode }) => {
-        const way = `${part.kind.kind} ${mode.id}`;
-        tried.set(way, (tried.get(way) ?? 0) + 1);
-        return tried.get(way)! <= KINDS_TRIED;
-      });
-
     it('fires on every cylinder when it is sound, cranking and running, whatever its tolerances', () => {
       const random = seededRandom(5);
       for (let k = 0; k < 12; k++) {
@@ -75,12 +79,12 @@ export function testKinds(from: 0 | 1): void {
         if (probe.kind === 'across')
           for (const node of [probe.live, probe.earth]) expect(model.machine.nodeNames[node], id).toBeTruthy();
     });
-    it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+    testFaults(tracer, model.faults);
   });
 }
 
 /** Machines with a fault are traced until most of those that would be brought in have named its repair. */
-export function comesOut(tracer: Tracer, fault: ModelFault): void {
+function comesOut(tracer: Tracer, fault: ModelFault): void {
   // What only hands do was done by somebody, and is told.
   const { station } = fault.part;
   const worked = { recent: [{ station, what: 'disturbed', ago: 'just before' } as const] };
@@ -116,7 +120,7 @@ export function comesOut(tracer: Tracer, fault: ModelFault): void {
 
 /** No check shows anything but a figure or chances of words that sum to one, whatever has failed and how badly. */
 function showsFigures({ model, weigher }: Tracer): void {
-  for (const fault of model.faults)
+  for (const fault of fresh(model.faults, shown))
     for (const member of [0, MEMBERS - 1]) {
       const scene = weigher.ensemble([fault]).scene(member);
       for (const check of [...model.checks, ...model.beyond]) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { BREATHING } from '../../../__tests__/breathingMachines.ts';
-import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, testFaults } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { idlesWrong } from '../../../engine/idle.ts';
 import { pullsWell } from '../../../engine/mixture.ts';
@@ -26,7 +26,7 @@ describe.each(Object.entries(BREATHING))('%s', (_name, machine) => {
   });
   it('has a sound answer to every check, and a station for each part', () => answersWhenSound(tracer));
   const faults = model.faults.filter((f) => f.trail === 'air');
-  it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+  testFaults(tracer, faults);
 });
 
 /** What a mechanic sees, from the trade and not from the model. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CHARGED } from '../../../__tests__/chargeMachines.ts';
-import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, testFaults } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { seededRandom } from '../../../random/lcg.ts';
@@ -28,5 +28,5 @@ describe.each(Object.entries(CHARGED))('%s', (name, machine) => {
   it('has a sound answer to every check, a station for each part, and words for each node that is probed', () =>
     answersWhenSound(tracer));
   const faults = model.faults.filter((f) => f.trail === 'charge');
-  it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+  testFaults(tracer, faults);
 });

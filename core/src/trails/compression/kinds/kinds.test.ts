@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, testFaults } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { SQUEEZING } from '../../../__tests__/squeezingMachines.ts';
 import { cylinderFires, squeezed } from '../../../engine/squeeze.ts';
@@ -27,5 +27,5 @@ describe.each(Object.entries(SQUEEZING))('%s', (_name, machine) => {
   const faults = model.faults.filter(
     (f) => f.trail === 'compression' && [undefined, 1, machine.fitOut.cylinders].includes(f.part.cylinder),
   );
-  it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+  testFaults(tracer, faults);
 });

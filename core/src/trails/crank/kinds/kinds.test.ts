@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CRANKED } from '../../../__tests__/crankMachines.ts';
-import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, testFaults } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { Scene } from '../../../machine/scene.ts';
 import { seededRandom } from '../../../random/lcg.ts';
@@ -23,5 +23,5 @@ describe.each(Object.entries(CRANKED))('%s', (_name, machine) => {
   it('has a sound answer to every check, a station for each part, and words for each node that is probed', () =>
     answersWhenSound(tracer));
   const faults = model.faults.filter((f) => f.trail === 'crank');
-  it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+  testFaults(tracer, faults);
 });

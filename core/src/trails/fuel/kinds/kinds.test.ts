@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { FUELLED } from '../../../__tests__/fuelMachines.ts';
-import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, testFaults } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { burns } from '../../../engine/burns.ts';
 import { pullsWell, stallsUnderway } from '../../../engine/mixture.ts';
@@ -26,5 +26,5 @@ describe.each(Object.entries(FUELLED))('%s', (_name, machine) => {
   });
   it('has a sound answer to every check, and a station for each part', () => answersWhenSound(tracer));
   const faults = model.faults.filter((f) => f.trail === 'fuel');
-  it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+  testFaults(tracer, faults);
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, testFaults } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { STOPPED } from '../../../__tests__/stoppedMachines.ts';
 import { Scene } from '../../../machine/scene.ts';
@@ -35,7 +35,7 @@ describe.each(Object.entries(STOPPED))('%s', (_name, machine) => {
     );
     expect(Math.max(scene.see('fuelCut', KEY_OFF), 1 - scene.see('stops', KEY_OFF))).toBeGreaterThan(0.6);
   });
-  it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+  testFaults(tracer, faults);
 });
 
 describe('vacuum', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { answersWhenSound, comesOut } from '../../../__tests__/faultInRepairOut.ts';
+import { answersWhenSound, testFaults } from '../../../__tests__/faultInRepairOut.ts';
 import { house } from '../../../__tests__/machines.ts';
 import { TIMED } from '../../../__tests__/timedMachines.ts';
 import { pullsWell } from '../../../engine/mixture.ts';
@@ -16,7 +16,7 @@ describe.each(Object.entries(TIMED))('%s', (_name, machine) => {
   const { model } = tracer;
   it('has a sound answer to every check, and a station for each part', () => answersWhenSound(tracer));
   const faults = model.faults.filter((f) => f.trail === 'timing');
-  it.each(faults.map((f) => [f.id, f] as const))('%s in, its repair out', (_id, fault) => comesOut(tracer, fault));
+  testFaults(tracer, faults);
 });
 
 /** What a mechanic sees of each, from the trade and not from the model. */
