@@ -70,6 +70,7 @@ export function TrailMap({ stations, states, selected, onSelect, taps = [], onTa
   };
   const lanes = new Map<string, Station[]>();
   for (const s of stations) if (s.lane) lanes.set(s.lane.name, [...(lanes.get(s.lane.name) ?? []), s]);
+  const suspected = states.some((s) => s.share >= WRITTEN_FROM && stations.some((t) => t.id === s.id && t.lane));
   const labelOf = (id: string) => stations.find((s) => s.id === id)?.label ?? '';
   const here = taps.filter((t) => stations.some((s) => s.id === t.joins));
   return (
@@ -78,7 +79,7 @@ export function TrailMap({ stations, states, selected, onSelect, taps = [], onTa
         {stations.filter((s) => !s.lane).map(cell)}
       </ol>
       {lanes.size + here.length > 0 && (
-        <div className="trail-lanes">
+        <div className="trail-lanes" data-quiet={!suspected}>
           {[...lanes].map(([name, own]) => {
             const joins = labelOf(own[0]!.lane!.joins);
             return (

@@ -69,7 +69,7 @@ export function Suspects({
             ))}
         {!fixed && trace.unshown >= 0.02 && (
           <>
-            <dt>The complaint does not show</dt>
+            <dt>{BRINGS[trace.verdict.kind === 'fix' ? 'found' : 'open']}</dt>
             <dd className="font-semibold">{percent(trace.unshown)}</dd>
           </>
         )}
@@ -79,6 +79,12 @@ export function Suspects({
     </section>
   );
 }
+
+/** What is believed not to bring the complaint: where something was found, that it hardly does. */
+const BRINGS = {
+  open: 'The complaint does not show',
+  found: 'What is found hardly brings this complaint',
+} as const;
 
 function Suspect({
   line: s,
