@@ -7,6 +7,7 @@ import { buildModel, type Model, type ModelFault } from './model.ts';
 import { TRY_IT, type Check } from '../trails/checks.ts';
 import { count, countTwo, information, outcomeTable, soundShare, unshownShare } from './counting.ts';
 import { opened, rankChecks, type RankedCheck } from './nextCheck.ts';
+import { afterwards, type Afterwards } from './afterwards.ts';
 import { askFirst } from './askFirst.ts';
 import { perMinute } from './repairCost.ts';
 import { foundBy, type Found } from './found.ts';
@@ -31,6 +32,8 @@ export interface Trace {
   readonly found: readonly Found[];
   readonly stations: readonly StationState[];
   readonly verdict: Verdict | { kind: 'wait' };
+  /** What else is surely wrong and is put right after what the verdict calls, in this order. */
+  readonly afterwards: readonly Afterwards[];
   /** Best first; the second and third are the alternatives. Every check that was not done yet. */
   readonly ranked: readonly RankedCheck[];
   /** Belief that nothing on this trail is wrong (any more). */
@@ -235,6 +238,7 @@ export class Tracer {
       found: this.foundIn(belief, complaint),
       stations: stationStates(this.weigher, belief, this.before(complaint), complaint),
       verdict,
+      afterwards: called === undefined ? [] : afterwards(this.model, belief, called),
       ranked,
       sound: soundShare(belief),
       unshown: unshownShare(belief),

@@ -16,6 +16,7 @@ import type { StationState } from '../tracing/stations.ts';
 import type { Evidence } from '../tracing/suspects.ts';
 import type { SuspectLine } from '../tracing/suspectLines.ts';
 import type { Trace, Tracer } from '../tracing/trace.ts';
+import type { Turn } from '../tracing/afterwards.ts';
 import type { Verdict } from '../tracing/verdict.ts';
 
 /** What the core found, without its own objects: crosses a worker or the network unchanged. */
@@ -97,6 +98,8 @@ export type VerdictView =
   | { kind: 'fix'; repair: RepairView; share: number; why: Extract<Verdict, { kind: 'fix' }>['why'] };
 export interface TraceView {
   verdict: VerdictView;
+  /** What else is surely wrong, in the order in which it is put right after what is called. */
+  afterwards: readonly { part: string; repair: RepairView; share: number; why: Turn }[];
   ranked: readonly RankedView[];
   suspects: readonly SuspectView[];
   /** The same by what would put them right. */
@@ -208,6 +211,7 @@ export function traceView(
   const passing = new Set(since.filter((r) => mayHavePassed(complaint, r)).map((r) => r.checkId));
   return {
     verdict: verdictView(verdict, viewed),
+    afterwards: found.afterwards.map((a) => ({ ...a, part: a.repair.part.label, repair: repairView(a.repair) })),
     mindChangers: found.mindChangers.map((m) => ({ ...m, check: viewed(m.check) })),
     settles: found.settles ? viewed(found.settles) : null,
     soak: found.soak ? { ...found.soak, check: viewed(found.soak.check) } : null,

@@ -1,6 +1,7 @@
 import { complaintUnshown, TRY_IT, type TraceView, type TrailName } from '@pondu/core';
 import { CircleCheck, CircleHelp, Hourglass, ShieldQuestion, Wrench } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { Link } from 'react-router';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { minutesWords, moneyWords, percent } from '../../words/belief.ts';
 import { LOOK_THERE, tellable, TRAIL_LABELS } from '../../words/trails.ts';
@@ -13,6 +14,12 @@ const WHY = {
   'cheaper than asking': '; fixing now is cheaper than asking more',
   'likeliest left': '; no check left tells anything, and for its cost it is the likeliest. Try it',
   seen: '; it was seen to be bad, and is put right in any case',
+} as const;
+
+const TURN = {
+  'lies behind it': 'it lies behind this, and left alone it spoils it again',
+  'brings it too': 'it brings what is complained of as well',
+  'there too': 'wrong whatever the complaint',
 } as const;
 
 /** What to do when asking further is not the next thing. */
@@ -33,6 +40,7 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
           tone="do"
           title={`${verdict.why === 'likeliest left' ? 'Nothing left to ask' : 'Enough'}: ${lower(repair.label)}`}
           text={`${rest} · ${minutesWords(repair.minutes)}, parts ${moneyWords(repair.money, house.currency)}`}
+          more={<Then trace={trace} at={at} />}
         >
           <LinkButton look="do" to={`${at}/repair?repair=${repair.id}`}>
             Repair it
@@ -121,6 +129,24 @@ export function VerdictBanner({ trace, place: { stored, house } }: { trace: Trac
   }
 }
 
+/** What is put right after it in the same go, in this order, and why. */
+function Then({ trace: { afterwards }, at }: { trace: TraceView; at: string }) {
+  if (afterwards.length === 0) return null;
+  return (
+    <ol aria-label="Then, in this order" className="mt-1 text-[15px]">
+      {afterwards.map(({ repair, part, share, why }) => (
+        <li key={repair.id}>
+          Then{' '}
+          <Link className="inline-flex min-h-12 items-center underline" to={`${at}/repair?repair=${repair.id}`}>
+            {part}: {lower(repair.label)}
+          </Link>
+          , {percent(share)} sure; {TURN[why]}.
+        </li>
+      ))}
+    </ol>
+  );
+}
+
 const TONES = { do: 'border-do', well: 'border-well', warn: 'border-warn' } as const;
 
 function Banner({
@@ -128,12 +154,14 @@ function Banner({
   tone,
   title,
   text,
+  more,
   children,
 }: {
   icon: ReactNode;
   tone: keyof typeof TONES;
   title: string;
   text: string;
+  more?: ReactNode;
   children?: ReactNode;
 }) {
   return (
@@ -142,6 +170,7 @@ function Banner({
       <div className="grow basis-60">
         <h2 className="text-lg">{title}</h2>
         <p className="text-[15px]">{text}</p>
+        {more}
       </div>
       {children}
     </section>

@@ -103,6 +103,14 @@ describe('the verdict', () => {
       '/jobs/job-1/repair?repair=ballast.replace',
     );
   });
+  it('names what is put right after it, why, and links to that', () => {
+    const repair = modelView(new TracerCache(1), machine, house).repairs.find((r) => r.id === 'points.dress')!;
+    const afterwards = [{ part: 'Points', repair, share: 0.96, why: 'there too' } as const];
+    banner({ ...view(events), afterwards });
+    const then = within(screen.getByRole('list', { name: 'Then, in this order' })).getByRole('listitem');
+    expect(then.textContent).toMatch(/^Then Points: clean .*, 96 % sure; wrong whatever the complaint\.$/);
+    expect(within(then).getByRole('link').getAttribute('href')).toBe('/jobs/job-1/repair?repair=points.dress');
+  });
   it('asks for a second witness before a dear part, and says what would be lost', () => {
     const check = checks.find((c) => c.check.id === 'ballast-ohms')!.check;
     const repair = view(events).suspects[0]!.repair;
