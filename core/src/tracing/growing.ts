@@ -29,7 +29,7 @@ export const GENERATIONS = MADE.length;
 /** So far behind the best account, a natural logarithm, one is not worth simulating. */
 export const HOPELESS = 6;
 /** A fault is taken in where it makes what was read no less likely than this, against the account without it. */
-const WORTH_TAKING = -3;
+const WORTH_TAKING = -2;
 
 interface Candidate {
   readonly base: Hypothesis;

@@ -167,7 +167,7 @@ describe('accounts that grow', () => {
         const own = alone.get(h.faults[0]!)!;
         const gain = says.reduce((sum, s, k) => sum + Math.max(0, s - own[k]!), Math.log(chanceOf(f, h.faults)));
         const key = [f.id, h.faults[0]!.id].sort().join('+');
-        if (gain >= -3) hopes.set(key, Math.max(hopes.get(key) ?? -Infinity, log + gain));
+        if (gain >= -2) hopes.set(key, Math.max(hopes.get(key) ?? -Infinity, log + gain));
       }
     const wanted = [...hopes]
       .filter(([, hope]) => hope >= best[0]!.log - 6)
