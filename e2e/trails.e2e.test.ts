@@ -29,7 +29,7 @@ describe('one machine, many trails', () => {
     await go(page, '/jobs/digger-1/trace');
     await page.waitForSelector('ol[aria-label="Start circuit, into Solenoid"] button');
     expect(await openTab(page)).toContain('Crank');
-    expect(await traceToVerdict(page, new Player('digger', ['shared-feed.corroded'], 31))).toBe(
+    expect(await traceToVerdict(page, new Player('digger', ['shared-feed.corroded'], 1))).toBe(
       'Enough: remake the shared feed joints',
     );
     expect(await textOf(page, 'li[data-state="lost here"]')).toContain('Shared feed');
