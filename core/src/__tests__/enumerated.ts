@@ -1,4 +1,4 @@
-import { complaintElsewhere, complaintKey, complaintLikelihood } from '../engine/complaint.ts';
+import { complaintElsewhere } from '../engine/complaint.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
 import { Weigher } from '../tracing/belief.ts';
 import { blameOf } from '../tracing/blame.ts';
@@ -11,14 +11,13 @@ import { outsideLog, values } from '../tracing/outside.ts';
 import { unclaimedAgain } from '../tracing/repeated.ts';
 import { wellWord } from '../tracing/wellWord.ts';
 
+const mean = (of: readonly number[]) => of.reduce((a, b) => a + b, 0) / of.length;
+
 /**
  * A second method for what the accounts of several faults come to: every set of up to three faults is weighed as the
  * definition says, by plain sums over its members, and none is grown, bounded or left out.
  */
 export class Enumerated extends Weigher {
-  private brings(faults: readonly ModelFault[], complaint: Complaint): number[] {
-    return [...this.ensemble(faults).figures(complaintKey(complaint), (s) => complaintLikelihood(s, complaint))];
-  }
   /** p(one reading | each member) with these hands. */
   private members(
     faults: readonly ModelFault[],
@@ -35,13 +34,12 @@ export class Enumerated extends Weigher {
   likelihood({ faults, elsewhere: trail }: Hypothesis, story: Story, complaint: Complaint, any: number): number {
     const { complained, strata } = this.ensemble(faults);
     const readings = story.weighed.map((_, k) => k);
-    const mean = (of: readonly number[]) => of.reduce((a, b) => a + b, 0) / of.length;
     const shown = readings.some((k) => {
       const of = (there: readonly ModelFault[]) => mean(this.members(there, story, k, complaint, HANDS[0]!));
       return of(faults) > 20 * of([]);
     });
     const loosely = shown ? Math.max(0, ...faults.map((f) => 0.2 * complaintElsewhere(complaint, f.trail))) : 0;
-    const brought = this.brings(faults, complaint).map((p) => Math.max(p, loosely));
+    const brought = [...this.broughtBy(faults, complaint)].map((p) => Math.max(p, loosely));
     let sum = 0;
     for (const hands of HANDS)
       complained.forEach((ofComplaint, s) => {
@@ -89,17 +87,13 @@ export class Enumerated extends Weigher {
       ),
     ];
     const known = this.likelihood(NOTHING_WRONG, tell([]), complaint, any);
-    const meanOf = (k: number, hands: Hands) => {
-      const each = this.members([], story, k, complaint, hands);
-      return each.reduce((a, b) => a + b, 0) / each.length;
-    };
     const unknown = Math.exp(
       outsideLog(
         story,
         complaint,
         Math.log(known),
         (id) => this.check(id),
-        (placed, _check, hands) => meanOf(story.weighed.indexOf(placed), hands),
+        (placed, _check, hands) => mean(this.members([], story, story.weighed.indexOf(placed), complaint, hands)),
         (check) => wellWord(model, check),
       ),
     );

@@ -43,19 +43,26 @@ const SOUND_STRICTER = { first: 0.1, later: 0.45, from: 8 } as const;
 const OUTSIDE_FROM = 0.9;
 const LOOKAHEAD = 8;
 
-/** Belief that each repair is needed, by accounts of which this holds. */
-function sharesOf(belief: Belief, counts: (w: Weighed) => boolean = () => true): ReadonlyMap<string, number> {
+/** Belief in each repair: of every account, as far as that one of its faults counts which counts most. */
+export function repairBelief(
+  weighed: readonly Weighed[],
+  counts: (w: Weighed, fault: number) => number,
+): ReadonlyMap<string, number> {
   const shares = new Map<string, number>();
-  for (const w of belief.weighed.filter(counts))
-    for (const id of new Set(w.remaining.map((f) => f.repairId))) {
-      const blame = Math.max(...w.blame.filter((_, i) => w.remaining[i]!.repairId === id));
-      shares.set(id, (shares.get(id) ?? 0) + w.mass * blame);
+  for (const w of weighed) {
+    const each = w.remaining.map((f, i) => ({ id: f.repairId, share: w.mass * counts(w, i) }));
+    for (const id of new Set(each.map((e) => e.id))) {
+      const most = Math.max(...each.filter((e) => e.id === id).map((e) => e.share));
+      shares.set(id, (shares.get(id) ?? 0) + most);
     }
+  }
   return shares;
 }
+/** To be blamed for the complaint. */
+export const blamed = (w: Weighed, fault: number): number => w.blame[fault]!;
 
 export function repairShares(model: Model, belief: Belief, house: House): RepairShare[] {
-  const shares = [...sharesOf(belief)]
+  const shares = [...repairBelief(belief.weighed, blamed)]
     .map(([id, share]) => {
       const repair = model.repairs.get(id)!;
       return { repair, share, cost: costOf(repair, house) };
@@ -170,7 +177,8 @@ function doesNotShow(belief: Belief, unshown: number): boolean {
   const { fixes, readings } = belief.story;
   if (fixes.length > 0 || readings.length < UNSHOWN.readings) return false;
   // A pump that is a little worn and starves nothing is none of it.
-  if (Math.max(0, ...sharesOf(belief, (w) => w.brings).values()) >= UNSHOWN.best) return false;
+  const bringing = belief.weighed.filter((w) => w.brings);
+  if (Math.max(0, ...repairBelief(bringing, blamed).values()) >= UNSHOWN.best) return false;
   const notHere = notHereShare(belief);
   return notHere >= UNSHOWN.from && complaintUnshown({ share: notHere, unshown });
 }

@@ -83,7 +83,7 @@ export function Suspects({
 /** What is believed not to bring the complaint: where something was found, that it hardly does. */
 const BRINGS = {
   open: 'The complaint does not show',
-  found: 'What is found hardly brings this complaint',
+  found: 'What was found hardly causes this complaint',
 } as const;
 
 function Suspect({

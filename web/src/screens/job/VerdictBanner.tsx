@@ -17,9 +17,9 @@ const WHY = {
 } as const;
 
 const TURN = {
-  'lies behind it': 'it lies behind this, and left alone it spoils it again',
-  'brings it too': 'it brings what is complained of as well',
-  'there too': 'wrong whatever the complaint',
+  'lies behind it': 'it caused this, and will cause it again',
+  'brings it too': 'it causes the complaint too',
+  'there too': 'it hardly causes the complaint, but is wrong too',
 } as const;
 
 /** What to do when asking further is not the next thing. */

@@ -108,7 +108,9 @@ describe('the verdict', () => {
     const afterwards = [{ part: 'Points', repair, share: 0.96, why: 'there too' } as const];
     banner({ ...view(events), afterwards });
     const then = within(screen.getByRole('list', { name: 'Then, in this order' })).getByRole('listitem');
-    expect(then.textContent).toMatch(/^Then Points: clean .*, 96 % sure; wrong whatever the complaint\.$/);
+    expect(then.textContent).toMatch(
+      /^Then Points: clean .*, 96 % sure; it hardly causes the complaint, but is wrong too\.$/,
+    );
     expect(within(then).getByRole('link').getAttribute('href')).toBe('/jobs/job-1/repair?repair=points.dress');
   });
   it('asks for a second witness before a dear part, and says what would be lost', () => {

@@ -234,7 +234,7 @@ export const alternator: PartKind<
     },
     {
       id: 'diode-open',
-      label: 'diodes open: one, or several',
+      label: 'one or more diodes open',
       weight: 1.5,
       repair: 'replace',
       comesWith: 'heat',
