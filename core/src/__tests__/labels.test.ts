@@ -18,12 +18,13 @@ describe.each(EVERY_KIND)('labels of %s', (_name, body) => {
       if (part.id.includes('-')) expect(said).not.toContain(part.id);
     }
   });
-  it('a check is named as one would say it: nothing glued, no word twice, no part’s id', () => {
+  it('a check is named as one would say it: nothing glued, no word twice, no part’s id; what to set and what to watch', () => {
     for (const { label, set, watch } of [...model.checks, ...model.beyond]) {
       expect(label).not.toMatch(GLUED);
       expect(label).not.toMatch(TWICE);
       for (const { id } of model.machine.parts) if (id.includes('-')) expect(label).not.toContain(id);
-      expect(`${set}${watch}`.trim()).not.toBe('');
+      expect(set.trim(), label).not.toBe('');
+      expect(watch.trim(), label).not.toBe('');
     }
   });
   it('a repair says what is done, and no word twice', () => {

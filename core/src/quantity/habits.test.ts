@@ -67,6 +67,13 @@ describe('units by habit', () => {
     expect(withHabit(typed, dimension, INCH, typing)).toBe(kept);
     expect(withHabit(typed, dimension, METRIC, typing)).toBe(typed);
   });
+  it('a shop that goes by inches alone says a gap in them, and means them by a bare number', () => {
+    const inches: UnitHabits = { ...INCH, length: 'in' };
+    expect(formatQuantity(0.4e-3, 'length', { habits: inches })).toBe('0.0157 in');
+    expect(formatBand(0.35e-3, 0.45e-3, 'length', inches)).toBe('0.0138–0.0177 in');
+    expect(withHabit('.015', 'length', inches)).toBe('.015 in');
+    expect(withHabit('15 thou', 'length', inches)).toBe('15 thou');
+  });
   it('a tankful that is typed bare is in litres or gallons', () => {
     expect(withHabit('2.5', 'volume', INCH, { tank: true })).toBe('2.5 US gal');
     expect(withHabit('9.5', 'volume', METRIC, { tank: true })).toBe('9.5 l');

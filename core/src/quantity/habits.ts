@@ -8,7 +8,7 @@ const INCHES_FROM = INCH_METRES / 10;
 export function habitUnit(dimension: Dimension, habits: UnitHabits, value: number, below = value < 0): UnitDef {
   switch (dimension) {
     case 'length':
-      if (habits.length === 'mm') return preferredUnit('length');
+      if (habits.length !== 'thou') return unitBySymbol(habits.length);
       return unitBySymbol(Math.abs(value) < INCHES_FROM ? 'thou' : 'in');
     case 'pressure':
       return unitBySymbol(below ? habits.vacuum : habits.pressure);
@@ -45,7 +45,7 @@ export function bareUnit(
   number = 1,
 ): UnitDef {
   if (tank) return unitBySymbol(habits.tank);
-  if (dimension !== 'length' || habits.length === 'mm') return habitUnit(dimension, habits, 1, below ?? false);
+  if (dimension !== 'length' || habits.length !== 'thou') return habitUnit(dimension, habits, 1, below ?? false);
   return unitBySymbol(long || Math.abs(number) < 1 ? 'in' : 'thou');
 }
 

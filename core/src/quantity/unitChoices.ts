@@ -1,6 +1,6 @@
 /** Units to choose from, quantity by quantity; the first is what stands where nobody chose. */
 export const UNIT_CHOICES = {
-  length: ['mm', 'thou'],
+  length: ['mm', 'thou', 'in'],
   height: ['m', 'ft'],
   pressure: ['kPa', 'bar', 'psi'],
   vacuum: ['kPa', 'inHg', 'mmHg', 'bar', 'psi'],

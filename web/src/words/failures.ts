@@ -35,6 +35,7 @@ const EXAMPLES: Readonly<Partial<Record<Dimension, string>>> = {
 const exampleHere = (dimension: Dimension): string | undefined => {
   const { length, pressure, volume } = habits.inUse;
   if (dimension === 'length' && length === 'thou') return '15, .015 or 0.4 mm';
+  if (dimension === 'length' && length === 'in') return '.015 or 0.4 mm';
   if (dimension === 'pressure' && pressure !== 'kPa')
     return pressure === 'psi' ? '3.2, 22 kPa or 6 inHg' : '0.22, 22 kPa or 3 psi';
   if (dimension === 'volume' && volume !== 'ml') return `12, 350 ml or 0.4 l`;

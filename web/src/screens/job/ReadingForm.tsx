@@ -1,4 +1,5 @@
 import type { CheckView, Ruler } from '@pondu/core';
+import { useRef, useState } from 'react';
 import { PlugGrid } from '../../ruler/PlugGrid.tsx';
 import { WordRuler } from '../../ruler/WordRuler.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -73,6 +74,8 @@ export function ReadingForm({
 
 function ReadingField({ ruler, entry }: { ruler: Ruler; entry: ReadingEntry }) {
   const pressure = ruler.dimension === 'pressure';
+  const [letters, setLetters] = useState(false);
+  const field = useRef<HTMLInputElement>(null);
   return (
     <>
       <div className="min-w-0 grow basis-32">
@@ -81,17 +84,29 @@ function ReadingField({ ruler, entry }: { ruler: Ruler; entry: ReadingEntry }) {
         </label>
         <input
           id="reading"
+          ref={field}
           className="field !h-14 text-2xl font-semibold placeholder:text-[15px] placeholder:font-normal"
           placeholder={pressure ? `in ${entry.gaugeUnit}` : placeholder(ruler.dimension!)}
           value={entry.typed}
           onChange={(e) => entry.setTyped(e.target.value)}
-          inputMode="text"
+          inputMode={letters ? 'text' : 'decimal'}
           autoComplete="off"
           enterKeyHint="done"
           aria-invalid={entry.error ? true : undefined}
           aria-describedby="reading-note"
         />
       </div>
+      {/* Number keys have no unit and, on some phones, no minus sign. */}
+      <Button
+        className="!hidden !min-h-14 !px-2 pointer-coarse:!inline-flex"
+        aria-label={letters ? 'Number keys' : 'Letter keys'}
+        onClick={() => {
+          setLetters(!letters);
+          field.current?.focus();
+        }}
+      >
+        {letters ? '123' : 'abc'}
+      </Button>
       {ruler.dimension === 'resistance' && (
         <Button className="!min-h-14" onClick={() => entry.setTyped('OL')}>
           OL

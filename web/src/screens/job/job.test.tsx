@@ -245,6 +245,16 @@ describe('the check', () => {
     card('points-drop', entry());
     expect(screen.queryByRole('button', { name: 'OL' })).toBeNull();
   });
+  it('asks a phone for number keys, and for letters once a unit is to be typed', async () => {
+    card('points-drop', entry());
+    const keys = () => (screen.getByLabelText('Reading') as HTMLInputElement).inputMode;
+    expect(keys()).toBe('decimal');
+    await userEvent.click(screen.getByRole('button', { name: 'Letter keys' }));
+    expect(keys()).toBe('text');
+    expect(document.activeElement).toBe(screen.getByLabelText('Reading'));
+    await userEvent.click(screen.getByRole('button', { name: 'Number keys' }));
+    expect(keys()).toBe('decimal');
+  });
   it('does not take a spark before its cautions are understood; once is enough', async () => {
     const e = entry({ typed: 'good' });
     card('spark-coil-lead', e);
