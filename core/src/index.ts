@@ -67,6 +67,15 @@ export { settingsOf, type SetFigure } from './setup/settings.ts';
 export { sheetOf } from './setup/sheets.ts';
 export { hoursToFlat, judgeCells, leftByVolts } from './setup/batteryState.ts';
 export { wireDrop } from './setup/wireDrop.ts';
+export {
+  PUMP_SAYS,
+  pumpedCurve,
+  pumpSays,
+  turnedBackTo,
+  type PumpedCurve,
+  type PumpRow,
+  type PumpSays,
+} from './setup/vacuumAdvance.ts';
 export { STATIC_WAYS, staticTiming, type StaticWay } from './setup/staticTiming.ts';
 export { dwellAcross, lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
 export { readCap, readOrder, swapBehind, towersOf, type Cap, type CapRead, type OrderRead } from './setup/leadMap.ts';

@@ -73,6 +73,19 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
     shown: figure,
     wanted: figure.optional(),
   }),
+  /** A vacuum advance on a hand pump, the engine held at one speed. */
+  z.object({
+    kind: z.literal('pump'),
+    rows: z.array(z.object({ pullPascal: figure, degrees: figure })).max(20),
+    holds: z.boolean().default(true),
+  }),
+  /** Timing found by a vacuum gauge or by ear, and where that ended: degrees of the crank before top as the mark shows it. */
+  z.object({
+    kind: z.literal('found'),
+    by: z.enum(['gauge', 'ear']),
+    shown: figure,
+    bestPascal: figure.optional(),
+  }),
   z.object({
     kind: z.literal('charging'),
     celsius: figure,

@@ -58,6 +58,8 @@ export interface TimingCurve {
   readonly measured: { readonly base: number; readonly gain: number } | null;
   /** With a pod: at idle on a tap over the throttle's edge, and on the manifold itself. */
   readonly taps: { readonly ported: number; readonly manifold: number } | null;
+  /** What its plate says a vacuum advance gives in all, degrees of the crank; null without one. */
+  readonly pod: { readonly low: number; readonly high: number } | null;
   /** What its weights and springs give by the middle of their plates, and where it idles; null without weights. */
   readonly weights: { readonly now: Advance; readonly idleRpm: number } | null;
   /** What the plates allow. */
@@ -144,6 +146,7 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
     turn: turnOf(model, now, rpms, band),
     measured: slow && quick && quick.rpm > slow.rpm ? { base: slow.degrees, gain: quick.degrees - slow.degrees } : null,
     taps: tapsOf(model),
+    pod: podOf(model),
     weights: weightsOf(model),
     base: band[0]!,
     total: band[band.length - 1]!,
@@ -184,6 +187,11 @@ function tapsOf(model: Model): TimingCurve['taps'] {
   if (!model.machine.partById.has(POD)) return null;
   const params = middleFigures(model);
   return { ported: totalOf(momentOf(params, IDLE)), manifold: totalOf(momentOf(params, IDLE, 'on', false)) };
+}
+
+function podOf({ plates }: Model): TimingCurve['pod'] {
+  const plate = [...plates.values()].find(({ part, spec }) => part.id === POD && !spec.hidden);
+  return plate ? { low: plate.low, high: plate.high } : null;
 }
 
 function weightsOf(model: Model): TimingCurve['weights'] {

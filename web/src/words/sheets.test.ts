@@ -43,6 +43,16 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
     /Points open 8\.0° before the mark, wanted 10\.0°/,
   ],
   [
+    { kind: 'pump', rows: [{ pullPascal: 20e3, degrees: 14 }], holds: false },
+    'Vacuum advance',
+    /14\.0° at −20 kPa; It does not hold/,
+  ],
+  [
+    { kind: 'found', by: 'gauge', shown: 9, bestPascal: 62e3 },
+    'Timing by trial',
+    /Best at −62 kPa; Left at 9\.0° before the mark/,
+  ],
+  [
     { kind: 'charging', celsius: 25, holds: 14.2, beltMetres: 0.012 },
     'Charging',
     /Holds 14\.2 V at 25 °C; Belt gives 12 mm/,

@@ -104,6 +104,24 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
           `Points open ${degrees(body.shown)} before the mark${body.wanted === undefined ? '' : `, wanted ${degrees(body.wanted)}`}`,
         ],
       };
+    case 'pump':
+      return {
+        title: 'Vacuum advance',
+        with: 'hand pump, timing light',
+        lines: [
+          ...body.rows.map((r) => `${degrees(r.degrees)} at ${showQuantity(-r.pullPascal, 'pressure')}`),
+          body.holds ? 'It holds' : 'It does not hold',
+        ],
+      };
+    case 'found':
+      return {
+        title: 'Timing by trial',
+        with: body.by === 'gauge' ? 'vacuum gauge' : 'by ear',
+        lines: [
+          ...(body.bestPascal === undefined ? [] : [`Best at ${showQuantity(-body.bestPascal, 'pressure')}`]),
+          `Left at ${degrees(body.shown)} before the mark`,
+        ],
+      };
     case 'charging':
       return {
         title: 'Charging',

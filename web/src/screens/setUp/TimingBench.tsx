@@ -10,6 +10,8 @@ import { Choice } from '../../ui/Choice.tsx';
 import { percent } from '../../words/belief.ts';
 import { CurveDesign } from './CurveDesign.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { PumpPart } from './PumpPart.tsx';
+import { TrialPart } from './TrialPart.tsx';
 import { turned } from './turned.ts';
 import { showQuantity } from '../../units/quantity.ts';
 
@@ -167,6 +169,8 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
               : ''}
         </Answer>
       </Part>
+      {timing.pod && <PumpPart stored={stored} plate={timing.pod} />}
+      <TrialPart stored={stored} />
       {timing.weights && (
         <CurveDesign
           draft={`${key}.design`}

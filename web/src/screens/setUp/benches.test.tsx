@@ -14,6 +14,8 @@ import { JetsPart } from './JetsPart.tsx';
 import { OilPart } from './OilPart.tsx';
 import { LeadsBench } from './LeadsBench.tsx';
 import { PointsBench } from './PointsBench.tsx';
+import { PumpPart } from './PumpPart.tsx';
+import { TrialPart } from './TrialPart.tsx';
 import { RoadBench } from './RoadBench.tsx';
 import { TimingBench } from './TimingBench.tsx';
 import { TimingUntold } from './TimingUntold.tsx';
@@ -337,6 +339,41 @@ describe('timing', () => {
     await put('All of it, degrees', '8');
     expect(design.getByText('All of it must be more than it has at idle.')).toBeTruthy();
     expect(design.getByRole('status').textContent).toBe('');
+  });
+});
+
+describe('timing by other ways', () => {
+  const pulls = async (...rows: [string, string][]) => {
+    for (const [pull, degrees] of rows) {
+      await fill('Pull, kPa', pull);
+      await fill('Light shows then, degrees', degrees);
+      await userEvent.click(screen.getByRole('button', { name: 'Add this pull' }));
+    }
+  };
+  it('a vacuum advance on a hand pump: where it begins, what it gives, and written down', async () => {
+    shown(<PumpPart stored={stored()} plate={{ low: 10, high: 16 }} />);
+    await pulls(['0', '8'], ['12', '8'], ['24', '14'], ['36', '20']);
+    expect(statuses()).toContain('It gives what its plate says.');
+    await pulls(['50', '20']);
+    expect(statuses()).toMatch(/12\.0° in all, from −12 kPa, all of it by −36 kPa\./);
+    await userEvent.click(screen.getByRole('radio', { name: 'The needle falls back' }));
+    expect(statuses()).toContain('Its diaphragm leaks: renew the unit.');
+    await userEvent.click(screen.getByRole('button', { name: 'Take the last back' }));
+    await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+    await vi.waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({ path: '/api/jobs/job-1/sheets', body: { body: { kind: 'pump', holds: false } } });
+    expect((sent[0]!.body as { body: { rows: unknown[] } }).body.rows).toHaveLength(4);
+  });
+  it('by gauge it is turned back by an inch of mercury; what is written down are its degrees', async () => {
+    shown(<TrialPart stored={stored()} />);
+    await fill('Best on the gauge, kPa', '67.7');
+    expect(statuses()).toContain('Turn it back to −64.3 kPa.');
+    const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Write down where it ended' });
+    expect(save.disabled).toBe(true);
+    await fill('It ended at, degrees before top', '9');
+    await userEvent.click(save);
+    await vi.waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({ body: { kind: 'found', by: 'gauge', shown: 9, bestPascal: 67_700 } });
   });
 });
 
