@@ -79,6 +79,12 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
     rows: z.array(z.object({ pullPascal: figure, degrees: figure })).max(20),
     holds: z.boolean().default(true),
   }),
+  /** An idle mixture screw: turns out, and the speed at each, rev/min. */
+  z.object({
+    kind: z.literal('mixture'),
+    rows: z.array(z.object({ turns: figure, rpm: figure })).max(20),
+    screw: z.enum(['fuel', 'air']).default('fuel'),
+  }),
   /** Timing found by a vacuum gauge or by ear, and where that ended: degrees of the crank before top as the mark shows it. */
   z.object({
     kind: z.literal('found'),

@@ -48,6 +48,18 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
     /14\.0° at −20 kPa; It does not hold/,
   ],
   [
+    {
+      kind: 'mixture',
+      rows: [
+        { turns: 1.5, rpm: 840 },
+        { turns: 2, rpm: 850 },
+      ],
+      screw: 'air',
+    },
+    'Idle mixture',
+    /1\.5 turns out: 840 rev\/min; 2 turns out: 850 rev\/min/,
+  ],
+  [
     { kind: 'found', by: 'gauge', shown: 9, bestPascal: 62e3 },
     'Timing by trial',
     /Best at −62 kPa; Left at 9\.0° before the mark/,

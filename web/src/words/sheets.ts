@@ -113,6 +113,12 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
           body.holds ? 'It holds' : 'It does not hold',
         ],
       };
+    case 'mixture':
+      return {
+        title: 'Idle mixture',
+        with: 'rev counter',
+        lines: body.rows.map((r) => `${r.turns} turns out: ${r.rpm.toFixed(0)} rev/min`),
+      };
     case 'found':
       return {
         title: 'Timing by trial',

@@ -6,6 +6,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
 import { JetsPart } from './JetsPart.tsx';
+import { MixturePart } from './MixturePart.tsx';
 import { useSheet } from './useSheet.ts';
 
 const SHOWS = [
@@ -70,6 +71,7 @@ export function CarburettorBench({ stored, steps, carburettors, gauge, altitude 
           onSave={(read, shows) => void save({ ...sheet, read, shows })}
         />
       )}
+      <MixturePart stored={stored} />
       <JetsPart jobId={stored.id} altitude={altitude} />
       {gauge}
     </div>

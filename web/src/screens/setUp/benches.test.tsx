@@ -14,6 +14,7 @@ import { JetsPart } from './JetsPart.tsx';
 import { OilPart } from './OilPart.tsx';
 import { LeadsBench } from './LeadsBench.tsx';
 import { PointsBench } from './PointsBench.tsx';
+import { MixturePart } from './MixturePart.tsx';
 import { PumpPart } from './PumpPart.tsx';
 import { TrialPart } from './TrialPart.tsx';
 import { RoadBench } from './RoadBench.tsx';
@@ -339,6 +340,37 @@ describe('timing', () => {
     await put('All of it, degrees', '8');
     expect(design.getByText('All of it must be more than it has at idle.')).toBeTruthy();
     expect(design.getByRole('status').textContent).toBe('');
+  });
+});
+
+describe('an idle mixture screw', () => {
+  it('by speed: fastest, then down on the lean side, and written down', async () => {
+    shown(<MixturePart stored={stored()} />);
+    for (const [turns, rpm] of [
+      ['1', '810'],
+      ['1.5', '840'],
+      ['2', '850'],
+      ['3', '810'],
+    ] as const) {
+      await fill('Turns out', turns);
+      await fill('Idles at, rev/min', `${rpm}{Enter}`);
+    }
+    expect(statuses()).toMatch(/Fastest at 2\.0 turns out, 850 rev\/min: leave it at 1\.3 turns out/);
+    await userEvent.click(screen.getByRole('radio', { name: 'Screwed in, it goes richer' }));
+    expect(statuses()).toContain('leave it at 2.7 turns out');
+    await fill('Brought down by, rev/min', '40');
+    expect(statuses()).toContain('leave it at 3.0 turns out');
+    await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
+    await vi.waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]!.body).toMatchObject({ body: { kind: 'mixture', screw: 'air', rows: { length: 4 } } });
+  });
+  it('says where to look when it does nothing', async () => {
+    shown(<MixturePart stored={stored()} />);
+    for (const turns of ['1', '2', '3']) {
+      await fill('Turns out', turns);
+      await fill('Idles at, rev/min', '800{Enter}');
+    }
+    expect(statuses()).toMatch(/The screw does nothing: the throttle stands too far open/);
   });
 });
 
