@@ -72,6 +72,7 @@ export {
   pumpedCurve,
   pumpSays,
   turnedBackTo,
+  USUAL_PULLS,
   type PumpedCurve,
   type PumpRow,
   type PumpSays,

@@ -72,6 +72,9 @@ export function pumpSays(
   return curve.fullPascal === undefined ? 'rising' : 'little';
 }
 
+/** Where most begin to move and where most have given all (SOURCES, timing). Pulls, pascal. */
+export const USUAL_PULLS = { start: { low: 10e3, high: 20e3 }, full: { low: 35e3, high: 50e3 } } as const;
+
 /** Set by the gauge, it is turned back from its best by an inch of mercury, so that it does not knock under load. Trade usage. */
 const BACK_PASCAL = 3386;
 /** What the gauge is to show when the body is turned back from the earliest that still raised it; pulls, pascal. */

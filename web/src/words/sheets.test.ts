@@ -51,13 +51,14 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
     {
       kind: 'mixture',
       rows: [
+        { turns: 1, rpm: 810 },
         { turns: 1.5, rpm: 840 },
         { turns: 2, rpm: 850 },
       ],
       screw: 'air',
     },
     'Idle mixture',
-    /1\.5 turns out: 840 rev\/min; 2 turns out: 850 rev\/min/,
+    /1 turn out: 810 rev\/min; 1\.5 turns out: 840 rev\/min; 2 turns out: 850 rev\/min/,
   ],
   [
     { kind: 'found', by: 'gauge', shown: 9, bestPascal: 62e3 },

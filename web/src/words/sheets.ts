@@ -117,7 +117,7 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
       return {
         title: 'Idle mixture',
         with: 'rev counter',
-        lines: body.rows.map((r) => `${r.turns} turns out: ${r.rpm.toFixed(0)} rev/min`),
+        lines: body.rows.map((r) => `${r.turns} ${r.turns === 1 ? 'turn' : 'turns'} out: ${r.rpm.toFixed(0)} rev/min`),
       };
     case 'found':
       return {

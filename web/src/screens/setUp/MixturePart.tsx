@@ -51,7 +51,7 @@ export function MixturePart({ stored }: { stored: StoredJob }) {
         <ul aria-label="Turns tried" className="flex flex-wrap gap-x-4 text-[15px]">
           {sheet.rows.map((r, k) => (
             <li key={k}>
-              {r.turns} turns: {r.rpm.toFixed(0)} rev/min
+              {r.turns} out: {r.rpm.toFixed(0)} rev/min
             </li>
           ))}
         </ul>

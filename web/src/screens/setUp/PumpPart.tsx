@@ -1,4 +1,4 @@
-import { pumpedCurve, pumpSays, type PumpedCurve, type PumpSays } from '@pondu/core';
+import { pumpedCurve, pumpSays, USUAL_PULLS, type PumpedCurve, type PumpSays } from '@pondu/core';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -78,7 +78,8 @@ export function PumpPart({ stored, plate }: { stored: StoredJob; plate: { low: n
       <Answer>{curve ? `${curveWords(curve)} ${SAYS[pumpSays(curve, sheet.holds, plate)]}` : ''}</Answer>
       <p className="text-[14px] text-soft">
         {curve ? '' : 'Three different pulls tell where it begins and what it gives. '}Its plate says{' '}
-        {showBand(plate.low, plate.high, 'angle')} in all.
+        {showBand(plate.low, plate.high, 'angle')} in all. Most begin at {pulls(USUAL_PULLS.start)} and have given all
+        of it by {pulls(USUAL_PULLS.full)}; a spring of another unit moves both.
       </p>
       <Button className="justify-self-start" disabled={!changed || rows.length === 0} onClick={() => void save()}>
         Write it down
@@ -86,6 +87,9 @@ export function PumpPart({ stored, plate }: { stored: StoredJob; plate: { low: n
     </Part>
   );
 }
+
+/** A pull is said as a vacuum, whichever end comes first. */
+const pulls = ({ low, high }: { low: number; high: number }) => showBand(-low, -high, 'pressure');
 
 function curveWords({ gain, startPascal, fullPascal }: PumpedCurve): string {
   if (startPascal === undefined) return '';

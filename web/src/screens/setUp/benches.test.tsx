@@ -388,6 +388,7 @@ describe('timing by other ways', () => {
     expect(statuses()).toContain('It gives what its plate says.');
     await pulls(['50', '20']);
     expect(statuses()).toMatch(/12\.0° in all, from −12 kPa, all of it by −36 kPa\./);
+    expect(screen.getByText(/Most begin at −10 to −20 kPa and have given all/)).toBeTruthy();
     await userEvent.click(screen.getByRole('radio', { name: 'The needle falls back' }));
     expect(statuses()).toContain('Its diaphragm leaks: renew the unit.');
     await userEvent.click(screen.getByRole('button', { name: 'Take the last back' }));
