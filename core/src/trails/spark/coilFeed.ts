@@ -67,7 +67,7 @@ export const supplyNames = (fit: Fit): Record<string, string> => ({
   'switch-in': 'the far side of the fuse',
   'switch-out': 'the switch terminal that feeds the coil',
   'ballast-in': 'the feed side of the ballast',
-  'coil+': fit.earth === 'negative' ? 'coil +' : 'the feed terminal of the coil (−)',
+  'coil+': fit.earth === 'negative' ? 'coil +' : 'the feed terminal of the coil, marked −',
   block: 'bare metal on the engine block',
   ...addedNames(fit),
 });

@@ -90,7 +90,7 @@ export const batteryPoints: TrailKind = {
       parts: parts(fit, site),
       nodeNames: {
         ...supplyNames(fit),
-        'coil-': fit.earth === 'negative' ? 'coil −' : 'the points terminal of the coil (+)',
+        'coil-': fit.earth === 'negative' ? 'coil −' : 'the points terminal of the coil, marked +',
         points: 'the terminal at the points',
         plate: 'the points base plate',
       },

@@ -157,7 +157,7 @@ function build(kind: 'electronic' | 'conversion', fit: Fit, site: Site): Trail {
     parts: parts(fit, site),
     nodeNames: {
       ...supplyNames(fit),
-      'coil-': fit.earth === 'negative' ? 'coil −' : 'the module’s terminal of the coil (+)',
+      'coil-': fit.earth === 'negative' ? 'coil −' : 'the module’s terminal of the coil, marked +',
       switched: 'the module’s terminal for the coil',
       'module+': 'the module’s feed',
       'module-': 'the module’s base or earth wire',
