@@ -36,6 +36,8 @@ export function MixturePart({ stored }: { stored: StoredJob }) {
         onSubmit={(e) => {
           e.preventDefault();
           add();
+          // The next turn begins with the first field.
+          e.currentTarget.querySelector('input')?.focus();
         }}
       >
         <FigureField label="Turns out" figure={turns} within={{ low: 0, high: 8 }} />

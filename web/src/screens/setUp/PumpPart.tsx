@@ -47,6 +47,8 @@ export function PumpPart({ stored, plate }: { stored: StoredJob; plate: { low: n
         onSubmit={(e) => {
           e.preventDefault();
           add();
+          // The next pull begins with the first field.
+          e.currentTarget.querySelector('input')?.focus();
         }}
       >
         <FigureField

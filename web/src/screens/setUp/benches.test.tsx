@@ -355,6 +355,7 @@ describe('an idle mixture screw', () => {
       await fill('Turns out', turns);
       await fill('Idles at, rev/min', `${rpm}{Enter}`);
     }
+    expect(document.activeElement).toBe(screen.getByLabelText('Turns out'));
     expect(statuses()).toMatch(/Fastest at 2\.0 turns out, 850 rev\/min: leave it at 1\.3 turns out/);
     await userEvent.click(screen.getByRole('radio', { name: 'Screwed in, it goes richer' }));
     expect(statuses()).toContain('leave it at 2.7 turns out');
