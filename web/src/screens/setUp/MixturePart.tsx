@@ -3,6 +3,7 @@ import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Answer, FigureField, Part, useFigure } from './figure.tsx';
+import { PairsForm } from './PairsForm.tsx';
 import { useSheet } from './useSheet.ts';
 
 const SCREWS = [
@@ -19,45 +20,23 @@ export function MixturePart({ stored }: { stored: StoredJob }) {
   const [turns, rpm] = [useFigure(`${key}.turns`, 'ratio'), useFigure(`${key}.rpm`, 'speed')];
   const drop = useFigure(`${key}.drop`, 'speed');
   const says = idleScrew(sheet.rows, sheet.screw, Math.abs(drop.value ?? USUAL_DROP));
-  function add() {
-    if (turns.value === undefined || rpm.value === undefined) return;
-    put({ rows: [...sheet.rows, { turns: turns.value, rpm: rpm.value }] });
-    turns.clear();
-    rpm.clear();
-  }
   return (
     <Part
       title="Idle mixture by speed"
       about="Lightly seated, then out by half turns, the speed read at each; one screw at a time, the others left alone. Never forced into its seat."
     >
       <Choice label="The screw" value={sheet.screw} options={SCREWS} onChange={(screw: Screw) => put({ screw })} />
-      <form
-        className="grid grid-cols-2 items-start gap-2"
-        onSubmit={(e) => {
-          e.preventDefault();
-          add();
-          // The next turn begins with the first field.
-          e.currentTarget.querySelector('input')?.focus();
-        }}
-      >
-        <FigureField label="Turns out" figure={turns} within={{ low: 0, high: 8 }} />
-        <FigureField label="Idles at, rev/min" figure={rpm} within={{ low: 200, high: 3000 }} />
-        <Button type="submit" disabled={turns.value === undefined || rpm.value === undefined}>
-          Add this turn
-        </Button>
-        {sheet.rows.length > 0 && (
-          <Button onClick={() => put({ rows: sheet.rows.slice(0, -1) })}>Take the last back</Button>
-        )}
-      </form>
-      {sheet.rows.length > 0 && (
-        <ul aria-label="Turns tried" className="flex flex-wrap gap-x-4 text-[15px]">
-          {sheet.rows.map((r, k) => (
-            <li key={k}>
-              {r.turns} out: {r.rpm.toFixed(0)} rev/min
-            </li>
-          ))}
-        </ul>
-      )}
+      <PairsForm
+        sides={[
+          { label: 'Turns out', figure: turns, within: { low: 0, high: 8 } },
+          { label: 'Idles at, rev/min', figure: rpm, within: { low: 200, high: 3000 } },
+        ]}
+        add="Add this turn"
+        takenLabel="Turns tried"
+        taken={sheet.rows.map((r) => `${r.turns} out: ${r.rpm.toFixed(0)} rev/min`)}
+        onAdd={(out, speed) => put({ rows: [...sheet.rows, { turns: out, rpm: speed }] })}
+        onTakeBack={() => put({ rows: sheet.rows.slice(0, -1) })}
+      />
       <FigureField
         label="Brought down by, rev/min"
         figure={drop}

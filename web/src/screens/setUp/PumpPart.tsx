@@ -3,7 +3,8 @@ import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { labelled, showBand, showQuantity } from '../../units/quantity.ts';
-import { Answer, FigureField, Part, useFigure } from './figure.tsx';
+import { Answer, Part, useFigure } from './figure.tsx';
+import { PairsForm } from './PairsForm.tsx';
 import { turned } from './turned.ts';
 import { useSheet } from './useSheet.ts';
 
@@ -30,47 +31,27 @@ export function PumpPart({ stored, plate }: { stored: StoredJob; plate: { low: n
   const shown = useFigure(`${key}.shown`, 'angle');
   const rows = [...sheet.rows].sort((a, b) => a.pullPascal - b.pullPascal);
   const curve = pumpedCurve(rows);
-  function add() {
-    if (pull.value === undefined || shown.value === undefined) return;
-    // A pull is typed with or without its minus sign.
-    put({ rows: [...sheet.rows, { pullPascal: Math.abs(pull.value), degrees: shown.value }] });
-    pull.clear();
-    shown.clear();
-  }
   return (
     <Part
       title="Vacuum advance by hand pump"
       about="Its hose off and plugged, a hand pump on the unit, the engine held at one speed. First without a pull, then by steps, twice at the strongest."
     >
-      <form
-        className="grid grid-cols-2 items-start gap-2"
-        onSubmit={(e) => {
-          e.preventDefault();
-          add();
-          // The next pull begins with the first field.
-          e.currentTarget.querySelector('input')?.focus();
-        }}
-      >
-        <FigureField
-          label={labelled('Pull', 'pressure', { below: true })}
-          figure={pull}
-          within={{ low: -100e3, high: 100e3 }}
-        />
-        <FigureField label="Light shows then, degrees" figure={shown} within={{ low: -60, high: 90 }} />
-        <Button type="submit" disabled={pull.value === undefined || shown.value === undefined}>
-          Add this pull
-        </Button>
-        {rows.length > 0 && <Button onClick={() => put({ rows: sheet.rows.slice(0, -1) })}>Take the last back</Button>}
-      </form>
-      {rows.length > 0 && (
-        <ul aria-label="Pulls" className="flex flex-wrap gap-x-4 text-[15px]">
-          {rows.map((r, k) => (
-            <li key={k}>
-              {showQuantity(-r.pullPascal, 'pressure')}: {showQuantity(r.degrees, 'angle')}
-            </li>
-          ))}
-        </ul>
-      )}
+      <PairsForm
+        sides={[
+          {
+            label: labelled('Pull', 'pressure', { below: true }),
+            figure: pull,
+            within: { low: -100e3, high: 100e3 },
+          },
+          { label: 'Light shows then, degrees', figure: shown, within: { low: -60, high: 90 } },
+        ]}
+        add="Add this pull"
+        takenLabel="Pulls"
+        taken={rows.map((r) => `${showQuantity(-r.pullPascal, 'pressure')}: ${showQuantity(r.degrees, 'angle')}`)}
+        // A pull is typed with or without its minus sign.
+        onAdd={(pascal, degrees) => put({ rows: [...sheet.rows, { pullPascal: Math.abs(pascal), degrees }] })}
+        onTakeBack={() => put({ rows: sheet.rows.slice(0, -1) })}
+      />
       <Choice
         label="Pump let go of, the hose still on"
         value={sheet.holds ? 'holds' : 'falls'}
