@@ -68,7 +68,6 @@ export { sheetOf } from './setup/sheets.ts';
 export { hoursToFlat, judgeCells, leftByVolts } from './setup/batteryState.ts';
 export { wireDrop } from './setup/wireDrop.ts';
 export {
-  PUMP_SAYS,
   pumpedCurve,
   pumpSays,
   turnedBackTo,
@@ -77,7 +76,7 @@ export {
   type PumpRow,
   type PumpSays,
 } from './setup/vacuumAdvance.ts';
-export { idleScrew, USUAL_TURNS, type Screw, type ScrewRow, type ScrewSays } from './setup/idleMixture.ts';
+export { idleScrew, USUAL_DROP, USUAL_TURNS, type Screw, type ScrewRow, type ScrewSays } from './setup/idleMixture.ts';
 export { STATIC_WAYS, staticTiming, type StaticWay } from './setup/staticTiming.ts';
 export { dwellAcross, lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
 export { readCap, readOrder, swapBehind, towersOf, type Cap, type CapRead, type OrderRead } from './setup/leadMap.ts';

@@ -55,5 +55,7 @@ function parabola(rows: readonly ScrewRow[]): { curve: number; slope: number; le
   return { curve, slope: tilt - 2 * curve * mean, level: middle - tilt * mean + curve * mean * mean };
 }
 
+/** How far an idle is brought down on the lean side where no book says, rev/min. Trade usage. */
+export const USUAL_DROP = 20;
 /** Usual screws stand between these many turns out; less or more, and something else feeds or starves the idle. Trade usage. */
 export const USUAL_TURNS = { low: 0.5, high: 3.5 } as const;

@@ -55,8 +55,7 @@ function line(x: readonly number[], y: readonly number[]): { slope: number; erro
 }
 
 /** What is wrong with a vacuum advance; `rising` asks for a stronger pull before it is judged. */
-export const PUMP_SAYS = ['leaks', 'still', 'backwards', 'rising', 'little', 'much', 'as it should'] as const;
-export type PumpSays = (typeof PUMP_SAYS)[number];
+export type PumpSays = 'leaks' | 'still' | 'backwards' | 'rising' | 'little' | 'much' | 'as it should';
 
 /** The unit by itself, against what its plate gives in degrees of the crank; `holds`: the pump's needle stays where it was. */
 export function pumpSays(

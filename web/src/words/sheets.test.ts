@@ -45,7 +45,7 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
   [
     { kind: 'pump', rows: [{ pullPascal: 20e3, degrees: 14 }], holds: false },
     'Vacuum advance',
-    /14\.0° at −20 kPa; It does not hold/,
+    /14\.0° at −20 kPa; It does not hold vacuum/,
   ],
   [
     {
@@ -62,8 +62,8 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
   ],
   [
     { kind: 'found', by: 'gauge', shown: 9, bestPascal: 62e3 },
-    'Timing by trial',
-    /Best at −62 kPa; Left at 9\.0° before the mark/,
+    'Timing by gauge or ear',
+    /Highest vacuum −62 kPa; Left at 9\.0° before top, by the mark/,
   ],
   [
     { kind: 'charging', celsius: 25, holds: 14.2, beltMetres: 0.012 },

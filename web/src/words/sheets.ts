@@ -13,6 +13,9 @@ const mm = (metres: number): string => showQuantity(metres, 'length');
 const volts = (v: number): string => showQuantity(v, 'voltage');
 const degrees = (v: number): string => `${v.toFixed(1)}°`;
 
+/** How far a screw stands out. */
+export const turnsOut = (turns: number): string => `${turns} ${turns === 1 ? 'turn' : 'turns'} out`;
+
 /** What the moment is found with. */
 const STATIC_WITH = { lamp: 'test lamp', ohmmeter: 'ohmmeter', paper: 'a strip of thin paper' } as const;
 
@@ -110,22 +113,22 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
         with: 'hand pump, timing light',
         lines: [
           ...body.rows.map((r) => `${degrees(r.degrees)} at ${showQuantity(-r.pullPascal, 'pressure')}`),
-          body.holds ? 'It holds' : 'It does not hold',
+          body.holds ? 'It holds vacuum' : 'It does not hold vacuum',
         ],
       };
     case 'mixture':
       return {
         title: 'Idle mixture',
         with: 'rev counter',
-        lines: body.rows.map((r) => `${r.turns} ${r.turns === 1 ? 'turn' : 'turns'} out: ${r.rpm.toFixed(0)} rev/min`),
+        lines: body.rows.map((r) => `${turnsOut(r.turns)}: ${r.rpm.toFixed(0)} rev/min`),
       };
     case 'found':
       return {
-        title: 'Timing by trial',
+        title: 'Timing by gauge or ear',
         with: body.by === 'gauge' ? 'vacuum gauge' : 'by ear',
         lines: [
-          ...(body.bestPascal === undefined ? [] : [`Best at ${showQuantity(-body.bestPascal, 'pressure')}`]),
-          `Left at ${degrees(body.shown)} before the mark`,
+          ...(body.bestPascal === undefined ? [] : [`Highest vacuum ${showQuantity(-body.bestPascal, 'pressure')}`]),
+          `Left at ${degrees(body.shown)} before top, by the mark`,
         ],
       };
     case 'charging':

@@ -1,18 +1,16 @@
-import { idleScrew, USUAL_TURNS, type Screw, type ScrewSays } from '@pondu/core';
+import { idleScrew, USUAL_DROP, USUAL_TURNS, type Screw, type ScrewSays } from '@pondu/core';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Answer, FigureField, Part, useFigure } from './figure.tsx';
 import { PairsForm } from './PairsForm.tsx';
+import { turnsOut } from '../../words/sheets.ts';
 import { useSheet } from './useSheet.ts';
 
 const SCREWS = [
-  { value: 'fuel', label: 'Screwed in, it goes leaner' },
-  { value: 'air', label: 'Screwed in, it goes richer' },
+  { value: 'fuel', label: 'Turning it in makes it leaner' },
+  { value: 'air', label: 'Turning it in makes it richer' },
 ] as const;
-/** How far an idle is brought down on the lean side where no book says, rev/min. */
-const USUAL_DROP = 20;
-
 /** The idle mixture by speed: fastest first, then so many revolutions down on the lean side. */
 export function MixturePart({ stored }: { stored: StoredJob }) {
   const key = `${stored.id}.mixture`;
@@ -23,24 +21,24 @@ export function MixturePart({ stored }: { stored: StoredJob }) {
   return (
     <Part
       title="Idle mixture by speed"
-      about="Lightly seated, then out by half turns, the speed read at each; one screw at a time, the others left alone. Never forced into its seat."
+      about="Engine warm. Turn the screw in until it just touches its seat, never hard, then out in half turns. Read the idle speed at each. One screw at a time."
     >
-      <Choice label="The screw" value={sheet.screw} options={SCREWS} onChange={(screw: Screw) => put({ screw })} />
+      <Choice label="Mixture screw" value={sheet.screw} options={SCREWS} onChange={(screw: Screw) => put({ screw })} />
       <PairsForm
         sides={[
           { label: 'Turns out', figure: turns, within: { low: 0, high: 8 } },
-          { label: 'Idles at, rev/min', figure: rpm, within: { low: 200, high: 3000 } },
+          { label: 'Idle speed, rev/min', figure: rpm, within: { low: 200, high: 3000 } },
         ]}
-        add="Add this turn"
-        takenLabel="Turns tried"
-        taken={sheet.rows.map((r) => `${r.turns} out: ${r.rpm.toFixed(0)} rev/min`)}
+        add="Add reading"
+        takenLabel="Readings"
+        taken={sheet.rows.map((r) => `${turnsOut(r.turns)}: ${r.rpm.toFixed(0)} rev/min`)}
         onAdd={(out, speed) => put({ rows: [...sheet.rows, { turns: out, rpm: speed }] })}
         onTakeBack={() => put({ rows: sheet.rows.slice(0, -1) })}
       />
       <FigureField
-        label="Brought down by, rev/min"
+        label="Lean drop, rev/min"
         figure={drop}
-        hint={`What the book says; ${USUAL_DROP} where it says nothing.`}
+        hint={`From the machine’s book; ${USUAL_DROP} if it gives none.`}
         within={{ low: 0, high: 150 }}
       />
       <Answer>{says ? wordsOf(says) : ''}</Answer>
@@ -53,15 +51,15 @@ export function MixturePart({ stored }: { stored: StoredJob }) {
 
 function wordsOf(says: ScrewSays): string {
   if (says.kind === 'flat')
-    return 'The screw does nothing: the throttle stands too far open and feeds past it, its passage is blocked, or the engine draws air or fuel from somewhere else.';
-  if (says.kind === 'beyond') return `It was still getting faster: try further ${says.way}.`;
+    return 'The screw does nothing: the throttle is open too far at idle, the idle passage is blocked, or air or fuel comes in somewhere else.';
+  if (says.kind === 'beyond') return `Still getting faster: turn it further ${says.way} and take another reading.`;
   const { bestTurns, bestRpm, leaveTurns } = says;
   const turns = (t: number) => `${Math.max(0, t).toFixed(1)} turns out`;
   const usual =
     bestTurns < USUAL_TURNS.low
-      ? ' So far in, something else feeds it: float level, needle, a throttle too far open.'
+      ? ' So far in means too rich from elsewhere: float level, float needle, or the throttle open too far.'
       : bestTurns > USUAL_TURNS.high
-        ? ' So far out, it is starved: a blocked idle passage, or air drawn in beside it.'
+        ? ' So far out means too lean: a blocked idle passage or an air leak.'
         : '';
-  return `Fastest at ${turns(bestTurns)}, ${bestRpm.toFixed(0)} rev/min: leave it at ${turns(leaveTurns)}, then set the idle speed.${usual}`;
+  return `Fastest ${turns(bestTurns)}, at ${bestRpm.toFixed(0)} rev/min. Leave the screw ${turns(leaveTurns)}, then set the idle speed.${usual}`;
 }

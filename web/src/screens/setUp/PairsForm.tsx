@@ -44,7 +44,7 @@ export function PairsForm({
         <Button type="submit" disabled={a === undefined || b === undefined}>
           {add}
         </Button>
-        {taken.length > 0 && <Button onClick={onTakeBack}>Take the last back</Button>}
+        {taken.length > 0 && <Button onClick={onTakeBack}>Remove the last</Button>}
       </form>
       {taken.length > 0 && (
         <ul aria-label={takenLabel} className="flex flex-wrap gap-x-4 text-[15px]">

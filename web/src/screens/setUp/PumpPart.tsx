@@ -1,4 +1,5 @@
 import { pumpedCurve, pumpSays, USUAL_PULLS, type PumpedCurve, type PumpSays } from '@pondu/core';
+import { useMemo } from 'react';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -9,18 +10,18 @@ import { turned } from './turned.ts';
 import { useSheet } from './useSheet.ts';
 
 const HOLDS = [
-  { value: 'holds', label: 'The needle stays' },
-  { value: 'falls', label: 'The needle falls back' },
+  { value: 'holds', label: 'It holds' },
+  { value: 'falls', label: 'It drops' },
 ] as const;
 
 const SAYS: Readonly<Record<PumpSays, string>> = {
-  leaks: 'Its diaphragm leaks: renew the unit.',
-  still: 'It holds and does not move: free the plate it turns and the link to it.',
-  backwards: 'It turns the spark later: a unit for another distributor.',
-  rising: 'It was still rising: pull harder, and once more, before it is judged.',
-  little: 'Too little: the link is bent or hung wrong, or the plate stops short.',
-  much: 'Too much: a unit for another engine, or its stop is gone.',
-  'as it should': 'It gives what its plate says.',
+  leaks: 'The diaphragm leaks: renew the vacuum advance unit.',
+  still: 'It holds vacuum but does not move: free the breaker plate and its link.',
+  backwards: 'It retards the spark: this unit is for another distributor.',
+  rising: 'Still advancing: apply more vacuum and take another reading.',
+  little: 'Too little advance: the link is bent or fitted wrongly, or the breaker plate catches.',
+  much: 'Too much advance: the unit is for another engine, or its stop is broken.',
+  'as it should': 'As it should be.',
 };
 
 /** A vacuum advance by itself: pulled by a hand pump, read with the light. */
@@ -30,39 +31,39 @@ export function PumpPart({ stored, plate }: { stored: StoredJob; plate: { low: n
   const pull = useFigure(`${key}.pull`, 'pressure', { below: true });
   const shown = useFigure(`${key}.shown`, 'angle');
   const rows = [...sheet.rows].sort((a, b) => a.pullPascal - b.pullPascal);
-  const curve = pumpedCurve(rows);
+  const curve = useMemo(() => pumpedCurve(sheet.rows), [sheet.rows]);
   return (
     <Part
-      title="Vacuum advance by hand pump"
-      about="Its hose off and plugged, a hand pump on the unit, the engine held at one speed. First without a pull, then by steps, twice at the strongest."
+      title="Vacuum advance with a hand pump"
+      about="Hose off and plugged, hand pump on the unit, engine held at a steady speed. First reading without vacuum, then in steps; two readings at the highest vacuum."
     >
       <PairsForm
         sides={[
           {
-            label: labelled('Pull', 'pressure', { below: true }),
+            label: labelled('Vacuum', 'pressure', { below: true }),
             figure: pull,
             within: { low: -100e3, high: 100e3 },
           },
-          { label: 'Light shows then, degrees', figure: shown, within: { low: -60, high: 90 } },
+          { label: 'Timing light, degrees', figure: shown, within: { low: -60, high: 90 } },
         ]}
-        add="Add this pull"
-        takenLabel="Pulls"
+        add="Add reading"
+        takenLabel="Readings"
         taken={rows.map((r) => `${showQuantity(-r.pullPascal, 'pressure')}: ${showQuantity(r.degrees, 'angle')}`)}
-        // A pull is typed with or without its minus sign.
+        // Vacuum is typed with or without its minus sign.
         onAdd={(pascal, degrees) => put({ rows: [...sheet.rows, { pullPascal: Math.abs(pascal), degrees }] })}
         onTakeBack={() => put({ rows: sheet.rows.slice(0, -1) })}
       />
       <Choice
-        label="Pump let go of, the hose still on"
+        label="Vacuum on the pump’s gauge, without pumping"
         value={sheet.holds ? 'holds' : 'falls'}
         options={HOLDS}
         onChange={(value) => put({ holds: value === 'holds' })}
       />
       <Answer>{curve ? `${curveWords(curve)} ${SAYS[pumpSays(curve, sheet.holds, plate)]}` : ''}</Answer>
       <p className="text-[14px] text-soft">
-        {curve ? '' : 'Three different pulls tell where it begins and what it gives. '}Its plate says{' '}
-        {showBand(plate.low, plate.high, 'angle')} in all. Most begin at {pulls(USUAL_PULLS.start)} and have given all
-        of it by {pulls(USUAL_PULLS.full)}; a spring of another unit moves both.
+        {curve ? '' : 'Three readings at different vacuum are needed. '}The plate allows{' '}
+        {showBand(plate.low, plate.high, 'angle')} in all. Most start at {pulls(USUAL_PULLS.start)} and are all in by{' '}
+        {pulls(USUAL_PULLS.full)}.
       </p>
       <Button className="justify-self-start" disabled={!changed || rows.length === 0} onClick={() => void save()}>
         Write it down
@@ -71,11 +72,11 @@ export function PumpPart({ stored, plate }: { stored: StoredJob; plate: { low: n
   );
 }
 
-/** A pull is said as a vacuum, whichever end comes first. */
+/** Said as a vacuum, the weaker end first. */
 const pulls = ({ low, high }: { low: number; high: number }) => showBand(-low, -high, 'pressure');
 
 function curveWords({ gain, startPascal, fullPascal }: PumpedCurve): string {
   if (startPascal === undefined) return '';
-  const to = fullPascal === undefined ? '' : `, all of it by ${showQuantity(-fullPascal, 'pressure')}`;
-  return `${turned(gain)} in all, from ${showQuantity(-startPascal, 'pressure')}${to}.`;
+  const to = fullPascal === undefined ? '' : ` and is all in at ${showQuantity(-fullPascal, 'pressure')}`;
+  return `It advances ${turned(gain)}, starts at ${showQuantity(-startPascal, 'pressure')}${to}.`;
 }

@@ -8,21 +8,21 @@ import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
 
 const WAYS = [
-  { value: 'gauge', label: 'Vacuum gauge' },
+  { value: 'gauge', label: 'With a vacuum gauge' },
   { value: 'ear', label: 'By ear' },
 ] as const;
 type Way = (typeof WAYS)[number]['value'];
 
 const STEPS: Readonly<Record<Way, readonly string[]>> = {
   gauge: [
-    'Warm, idling, hose of the vacuum advance off and plugged, gauge on the manifold.',
-    'Clamp loosened: turn the body slowly earlier until the needle rises no more. Set the idle back to its speed each time.',
-    'Type what it showed at its best, then turn later until it has come down to what stands below. Clamp it.',
+    'Engine warm and idling. Vacuum advance hose off and plugged. Vacuum gauge on the manifold.',
+    'Loosen the clamp. Advance the timing slowly until the needle stops rising. Reset the idle speed each time.',
+    'Enter the highest vacuum. Retard until the gauge shows the figure below. Tighten the clamp.',
   ],
   ear: [
-    'Warm, idling, hose of the vacuum advance off and plugged.',
-    'Clamp loosened: turn the body slowly earlier until it runs fastest, then later until the speed just begins to fall. Clamp it.',
-    'Stop and start it hot: if it kicks back or the starter labours, a little later.',
+    'Engine warm and idling. Vacuum advance hose off and plugged.',
+    'Loosen the clamp. Advance the timing slowly until it idles fastest, then retard until the speed just begins to drop. Tighten the clamp.',
+    'Stop the engine and start it hot: if it kicks back or the starter drags, retard a little.',
   ],
 };
 
@@ -36,32 +36,34 @@ export function TrialPart({ stored }: { stored: StoredJob }) {
   const pull = way === 'gauge' && best.value !== undefined ? Math.abs(best.value) : undefined;
   return (
     <Part
-      title="By gauge or by ear"
-      about="Where nobody knows the figure, or the mark is lost. It says where this engine runs best as it idles, not what it bears under load."
+      title="Timing by vacuum gauge or by ear"
+      about="For an engine without a known figure, or with its mark lost. It shows where the engine idles best, not how much advance it can take under load."
     >
       <Care>
-        Sleeves clear of fan and belt, brake on, the place aired. The body is turned by its shank, not by the cap’s
+        Sleeves clear of fan and belt, brake on, doors open. Turn the distributor by its body, never by the cap or the
         leads.
       </Care>
-      <Choice label="Found by" value={way} options={WAYS} onChange={setWay} />
+      <Choice label="How" value={way} options={WAYS} onChange={setWay} />
       <ol className="grid list-decimal gap-1 pl-5 text-[15px]">
         {STEPS[way].map((step) => (
           <li key={step}>{step}</li>
         ))}
-        <li>On the road, pulling uphill in a high gear: if it knocks, two degrees later, and again.</li>
-        <li>Read where it ended, by light or with the engine standing, and write that down.</li>
+        <li>Under load, uphill in a high gear or at full throttle: if it knocks, retard two degrees and try again.</li>
+        <li>Read the timing with the light, or with the engine stopped, and write it down.</li>
       </ol>
       <div className="grid grid-cols-2 items-start gap-2">
         {way === 'gauge' && (
           <FigureField
-            label={labelled('Best on the gauge', 'pressure', { below: true })}
+            label={labelled('Highest vacuum', 'pressure', { below: true })}
             figure={best}
             within={{ low: -100e3, high: 100e3 }}
           />
         )}
-        <FigureField label="It ended at, degrees before top" figure={shown} within={{ low: -20, high: 60 }} />
+        <FigureField label="Timing now, degrees before top" figure={shown} within={{ low: -20, high: 60 }} />
       </div>
-      <Answer>{pull === undefined ? '' : `Turn it back to ${showQuantity(-turnedBackTo(pull), 'pressure')}.`}</Answer>
+      <Answer>
+        {pull === undefined ? '' : `Retard until the gauge shows ${showQuantity(-turnedBackTo(pull), 'pressure')}.`}
+      </Answer>
       <Button
         className="justify-self-start"
         disabled={shown.value === undefined}
@@ -74,7 +76,7 @@ export function TrialPart({ stored }: { stored: StoredJob }) {
           })
         }
       >
-        Write down where it ended
+        Write it down
       </Button>
     </Part>
   );

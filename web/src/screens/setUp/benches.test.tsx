@@ -353,14 +353,14 @@ describe('an idle mixture screw', () => {
       ['3', '810'],
     ] as const) {
       await fill('Turns out', turns);
-      await fill('Idles at, rev/min', `${rpm}{Enter}`);
+      await fill('Idle speed, rev/min', `${rpm}{Enter}`);
     }
     expect(document.activeElement).toBe(screen.getByLabelText('Turns out'));
-    expect(statuses()).toMatch(/Fastest at 2\.0 turns out, 850 rev\/min: leave it at 1\.3 turns out/);
-    await userEvent.click(screen.getByRole('radio', { name: 'Screwed in, it goes richer' }));
-    expect(statuses()).toContain('leave it at 2.7 turns out');
-    await fill('Brought down by, rev/min', '40');
-    expect(statuses()).toContain('leave it at 3.0 turns out');
+    expect(statuses()).toMatch(/Fastest 2\.0 turns out, at 850 rev\/min\. Leave the screw 1\.3 turns out/);
+    await userEvent.click(screen.getByRole('radio', { name: 'Turning it in makes it richer' }));
+    expect(statuses()).toContain('Leave the screw 2.7 turns out');
+    await fill('Lean drop, rev/min', '40');
+    expect(statuses()).toContain('Leave the screw 3.0 turns out');
     await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
     await vi.waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({ body: { kind: 'mixture', screw: 'air', rows: { length: 4 } } });
@@ -369,30 +369,30 @@ describe('an idle mixture screw', () => {
     shown(<MixturePart stored={stored()} />);
     for (const turns of ['1', '2', '3']) {
       await fill('Turns out', turns);
-      await fill('Idles at, rev/min', '800{Enter}');
+      await fill('Idle speed, rev/min', '800{Enter}');
     }
-    expect(statuses()).toMatch(/The screw does nothing: the throttle stands too far open/);
+    expect(statuses()).toMatch(/The screw does nothing: the throttle is open too far at idle/);
   });
 });
 
 describe('timing by other ways', () => {
   const pulls = async (...rows: [string, string][]) => {
     for (const [pull, degrees] of rows) {
-      await fill('Pull, kPa', pull);
-      await fill('Light shows then, degrees', degrees);
-      await userEvent.click(screen.getByRole('button', { name: 'Add this pull' }));
+      await fill('Vacuum, kPa', pull);
+      await fill('Timing light, degrees', degrees);
+      await userEvent.click(screen.getByRole('button', { name: 'Add reading' }));
     }
   };
   it('a vacuum advance on a hand pump: where it begins, what it gives, and written down', async () => {
     shown(<PumpPart stored={stored()} plate={{ low: 10, high: 16 }} />);
     await pulls(['0', '8'], ['12', '8'], ['24', '14'], ['36', '20']);
-    expect(statuses()).toContain('It gives what its plate says.');
+    expect(statuses()).toContain('As it should be.');
     await pulls(['50', '20']);
-    expect(statuses()).toMatch(/12\.0° in all, from −12 kPa, all of it by −36 kPa\./);
-    expect(screen.getByText(/Most begin at −10 to −20 kPa and have given all/)).toBeTruthy();
-    await userEvent.click(screen.getByRole('radio', { name: 'The needle falls back' }));
-    expect(statuses()).toContain('Its diaphragm leaks: renew the unit.');
-    await userEvent.click(screen.getByRole('button', { name: 'Take the last back' }));
+    expect(statuses()).toMatch(/It advances 12\.0°, starts at −12 kPa and is all in at −36 kPa\./);
+    expect(screen.getByText(/Most start at −10 to −20 kPa and are all in by −35 to −50 kPa/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('radio', { name: 'It drops' }));
+    expect(statuses()).toContain('The diaphragm leaks: renew the vacuum advance unit.');
+    await userEvent.click(screen.getByRole('button', { name: 'Remove the last' }));
     await userEvent.click(screen.getByRole('button', { name: 'Write it down' }));
     await vi.waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({ path: '/api/jobs/job-1/sheets', body: { body: { kind: 'pump', holds: false } } });
@@ -400,11 +400,11 @@ describe('timing by other ways', () => {
   });
   it('by gauge it is turned back by an inch of mercury; what is written down are its degrees', async () => {
     shown(<TrialPart stored={stored()} />);
-    await fill('Best on the gauge, kPa', '67.7');
-    expect(statuses()).toContain('Turn it back to −64.3 kPa.');
-    const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Write down where it ended' });
+    await fill('Highest vacuum, kPa', '67.7');
+    expect(statuses()).toContain('Retard until the gauge shows −64.3 kPa.');
+    const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Write it down' });
     expect(save.disabled).toBe(true);
-    await fill('It ended at, degrees before top', '9');
+    await fill('Timing now, degrees before top', '9');
     await userEvent.click(save);
     await vi.waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.body).toMatchObject({ body: { kind: 'found', by: 'gauge', shown: 9, bestPascal: 67_700 } });

@@ -28,7 +28,7 @@ export const chargeCoil: PartKind<'ohms' | 'voltsPerRpm' | 'earthOhms'> = {
     },
     insulation,
   ],
-  repairs: [{ id: 'replace', label: 'Replace the charge coil on the stator', minutes: 75, money: 210 }],
+  repairs: [{ id: 'replace', label: 'Replace the charge coil', minutes: 75, money: 210 }],
   faults: [
     {
       id: 'open',
