@@ -14,7 +14,7 @@ import {
 import { calibrationError, complaintOf, EXPLAINS } from './tracing.ts';
 
 /** Worse machines and clumsier hands than the model assumes. */
-const WORSE = {
+export const WORSE = {
   stretch: 2,
   misprobe: 0.08,
   mistold: 0.08,
@@ -46,7 +46,7 @@ interface Brought {
   complaint: Complaint;
 }
 /** One that ran until this fault: what it is brought in for is the fault's doing, not that of its own figures. */
-function brought(machine: MachineBody, house: House, fault: ModelFault, seed: number): Brought | undefined {
+export function brought(machine: MachineBody, house: House, fault: ModelFault, seed: number): Brought | undefined {
   for (let draw = 0; draw < DRAWS; draw++) {
     const own = seed + 100_000 * draw;
     const real = buildModel(anotherVariant(machine, house, seededRandom(own)), house);

@@ -106,6 +106,8 @@ export interface PartContext {
   readonly nodes: Readonly<Record<string, NodeName>>;
   readonly fit: Fit;
   readonly state: MachineState;
+  /** Its wires are off, and it is measured by itself. */
+  readonly onBench?: boolean;
 }
 
 export interface MachineState {
@@ -168,6 +170,8 @@ export interface PartInstance {
   readonly together?: string;
   /** The part whose given figures and prices hold for this one too, unless it has its own. */
   readonly like?: string;
+  /** Repairs, by id, that are done as another part's, named by its id: one head off reaches both valves of a cylinder. */
+  readonly mendedWith?: Readonly<Record<string, string>>;
   /** Not in the machine's low-voltage network (the spark's side): an ohmmeter meets it only on the bench. */
   readonly apart?: boolean;
 }

@@ -108,12 +108,13 @@ export class Scene implements Known {
     return new Scene(this.machine.unsettled, params, this.base?.unsettled, undefined, alone);
   }
 
-  private elementsOf(part: PartInstance, state: MachineState): Element[] {
+  private elementsOf(part: PartInstance, state: MachineState, onBench = false): Element[] {
     return part.kind.elements(figuresIn(part, this.figures[part.id]!, state, this.machine.fit), {
       id: part.id,
       nodes: part.nodes,
       fit: this.machine.fit,
       state,
+      ...(onBench ? { onBench } : {}),
     });
   }
   private connected(state: MachineState, part: PartInstance, only?: string): boolean {
@@ -123,7 +124,7 @@ export class Scene implements Known {
   /** The network of a state; `only` leaves one part on the bench, with nothing else connected. */
   elements(given: MachineState, only?: string): Element[] {
     const state = only === undefined ? this.settledState(given) : given;
-    return this.machine.parts.filter((p) => this.connected(state, p, only)).flatMap((p) => this.elementsOf(p, state));
+    return this.machine.parts.filter((p) => this.connected(state, p, only)).flatMap((p) => this.elementsOf(p, state, only !== undefined));
   }
 
   /** The same machine, keeping account of what is read of it. */
@@ -203,7 +204,7 @@ export class Scene implements Known {
     const differing = this.differing.filter((p) => this.connected(state, p, only));
     const base = this.base.prepared(state, only);
     if (differing.length === 0) return base;
-    const fresh = differing.flatMap((p) => this.elementsOf(p, state));
+    const fresh = differing.flatMap((p) => this.elementsOf(p, state, only !== undefined));
     const gone = new Set(differing.flatMap((p) => this.base!.elementsOf(p, state)).map((e) => e.id));
     return base.changed(fresh, gone);
   }

@@ -26,6 +26,7 @@ export interface ModelFault {
   readonly part: PartInstance;
   readonly mode: FaultMode;
   readonly weight: number;
+  /** Of its own part, or of the one that it is mended with. */
   readonly repairId: string;
   readonly trail: TrailId;
 }
@@ -98,6 +99,8 @@ function plateOf(
   };
 }
 
+const repairIdOf = (part: PartInstance, repair: string): string => `${part.mendedWith?.[repair] ?? part.id}.${repair}`;
+
 const middleOf = ({ low, high }: Band): number => (low + high) / 2;
 
 export function buildModel(machine: MachineBody, house: House): Model {
@@ -110,13 +113,14 @@ export function buildModel(machine: MachineBody, house: House): Model {
   );
   const repairs = new Map(
     built.parts.flatMap((part) =>
-      part.kind.repairs.map((r): [string, ModelRepair] => {
+      part.kind.repairs.flatMap((r): [string, ModelRepair][] => {
         const id = `${part.id}.${r.id}`;
+        if (repairIdOf(part, r.id) !== id) return [];
         const first = followed.get(part);
         const follows = first === undefined ? undefined : `${first}.${r.id}`;
         const cost = given(house.repairs, id) ?? (follows === undefined ? undefined : given(house.repairs, follows));
         const cautions = cautionsOf(built.fit, doingsOfRepair(r, part, built));
-        return [id, { ...r, ...cost, id, part, station: part.station, follows, cautions }];
+        return [[id, { ...r, ...cost, id, part, station: part.station, follows, cautions }]];
       }),
     ),
   );
@@ -132,7 +136,7 @@ export function buildModel(machine: MachineBody, house: House): Model {
           part,
           mode,
           weight: mode.weight * (part.weight ?? 1),
-          repairId: `${part.id}.${mode.repair}`,
+          repairId: repairIdOf(part, mode.repair),
           trail: built.trailOf.get(part.id)!,
         };
       });

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { failing, fix, house, machine, noFire, reading } from '../__tests__/machines.ts';
+import { SQUEEZING } from '../__tests__/squeezingMachines.ts';
 import type { Complaint, JobEvent } from '../schema/job.ts';
+import { traceView } from '../views/views.ts';
 import { faultShares } from './suspects.ts';
 import { suspectLines } from './suspectLines.ts';
 import { jobRuler, toldApart } from './told.ts';
@@ -103,5 +105,28 @@ describe('the ruler shows what the check tells apart', () => {
   it('an open winding is told apart, a worn rotor reads as when well', () => {
     const { suspects } = jobRuler(tracer, noFire, [], weigher.check('coil-primary')!);
     expect(suspects.find((s) => s.faultId === 'coil.primary-open')).toMatchObject({ openShare: 1, asWell: false });
+  });
+});
+
+describe('one head off reaches both valves of a cylinder', () => {
+  const diesel = new Tracer(SQUEEZING['a diesel of three']!, house);
+  const { repairs, faults } = diesel.model;
+  it('to grind either is one repair; to set or free one stays its own', () => {
+    const repairOf = (id: string) => faults.find((f) => f.id === id)!.repairId;
+    expect(repairOf('compression-intake-2.leaks')).toBe('compression-exhaust-2.head');
+    expect(repairOf('compression-exhaust-2.burnt')).toBe('compression-exhaust-2.head');
+    expect(repairOf('compression-intake-2.sticks')).toBe('compression-intake-2.free');
+    expect(repairs.has('compression-intake-2.head')).toBe(false);
+    for (const f of faults) expect(repairs.has(f.repairId)).toBe(true);
+  });
+  it('air that whistles out of both counts for the one line, which says whose failing each way is', () => {
+    const events = [reading('compression-2', 12e5), reading('compression-1', 28e5), reading('compression-3', 28e5)];
+    const { lines } = traceView(diesel, { ...noFire, symptom: 'misses' }, events, failing);
+    const head = lines.find((l) => l.repair.id === 'compression-exhaust-2.head')!;
+    const whose = head.ways.map((w) => faults.find((f) => f.id === w.faultId)!.part.id);
+    expect(new Set(whose)).toEqual(new Set(['compression-exhaust-2', 'compression-intake-2']));
+    for (const [k, way] of head.ways.entries())
+      if (whose[k] !== whose[0]) expect(way.how).toMatch(/^(inlet|exhaust) valve /);
+    expect(head.share).toBeGreaterThan(head.ways[0]!.share);
   });
 });

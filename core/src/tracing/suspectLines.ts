@@ -43,8 +43,9 @@ const waysBy = (belief: Belief): Map<string, Way[]> => {
 function together(ways: readonly Way[]): Way[] {
   const sums = new Map<string, Way>();
   for (const way of ways) {
-    const known = sums.get(way.fault.mode.label);
-    sums.set(way.fault.mode.label, known ? { fault: known.fault, share: known.share + way.share } : way);
+    const name = `${way.fault.part.kind.kind} ${way.fault.mode.label}`;
+    const known = sums.get(name);
+    sums.set(name, known ? { fault: known.fault, share: known.share + way.share } : way);
   }
   return [...sums.values()].sort((a, b) => b.share - a.share);
 }

@@ -1,6 +1,7 @@
 import type { Check } from '../trails/checks.ts';
 import { OPENING_MINUTES, type CautionId, type Opening } from '../trails/checks.ts';
 import { INSTRUMENTS, type InstrumentId } from '../instruments/index.ts';
+import type { PartInstance } from '../machine/part.ts';
 import type { Dimension } from '../quantity/index.ts';
 import type { Complaint, Conditions, JobEvent } from '../schema/job.ts';
 import type { TrailName } from '../schema/symptoms.ts';
@@ -9,7 +10,7 @@ import { sinceRepair, tell } from '../tracing/events.ts';
 import { heldCautions } from '../tracing/handFirst.ts';
 import { mayHavePassed } from '../tracing/offered.ts';
 import { evidenceOf } from '../tracing/settingEvidence.ts';
-import type { Model, ModelRepair } from '../tracing/model.ts';
+import type { Model, ModelFault, ModelRepair } from '../tracing/model.ts';
 import { wordsOf } from '../tracing/readTyped.ts';
 import { standing, type Standing } from '../tracing/ruler.ts';
 import type { StationState } from '../tracing/stations.ts';
@@ -163,6 +164,10 @@ function verdictView(verdict: Trace['verdict'], viewed: (check: Check) => CheckV
   return verdict;
 }
 
+/** How it failed; whose failing it is where one repair mends more than `part`. */
+const howOf = ({ part: own, mode }: ModelFault, part: PartInstance): string =>
+  own.kind === part.kind ? mode.label : `${own.kind.kind} ${mode.label}`;
+
 function lineView({ repair, share, cost, ways, alike }: SuspectLine, { suspects }: Trace): LineView {
   const lead = ways[0]!.fault;
   return {
@@ -173,7 +178,7 @@ function lineView({ repair, share, cost, ways, alike }: SuspectLine, { suspects 
     trail: lead.trail,
     share,
     cost,
-    ways: ways.map((w) => ({ faultId: w.fault.id, how: w.fault.mode.label, share: w.share })),
+    ways: ways.map((w) => ({ faultId: w.fault.id, how: howOf(w.fault, lead.part), share: w.share })),
     evidence: suspects.find((s) => s.fault === lead)?.evidence ?? [],
   };
 }

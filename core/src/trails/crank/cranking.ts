@@ -6,7 +6,7 @@ import { OPEN_OHMS, type MachineState } from '../../machine/part.ts';
 import { changedState, keyOf } from '../../machine/state.ts';
 import { logistic } from '../../random/lcg.ts';
 import { settleDecompressor } from './decompressing.ts';
-import { DRIVE, ENGINE, MOTOR, RELAY, SOLENOID } from './ids.ts';
+import { DRIVE, ENGINE, MOTOR, RELAY, SOLENOID, START_SWITCH } from './ids.ts';
 import { startingOf } from './starting.ts';
 
 const CRANK: Pick<MachineState, 'key' | 'points'> = { key: 'crank', points: 'closed' };
@@ -173,7 +173,7 @@ const FIRES_FROM = 0.36;
 const keepsCranking: Offers['keepsCranking'] = ({ params }) => {
   if ((figuresAt(params, SOLENOID).welded ?? 0) > 0) return 'contacts';
   if ((figuresIfAny(params, RELAY)?.welded ?? 0) > 0) return 'relay';
-  return (figuresIfAny(params, 'start-switch')?.stuck ?? 0) > 0 ? 'switch' : 'nothing';
+  return (figuresIfAny(params, START_SWITCH)?.stuck ?? 0) > 0 ? 'switch' : 'nothing';
 };
 
 /** What the trail tells of itself to the engine and to the other trails. */

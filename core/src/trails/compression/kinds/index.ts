@@ -71,7 +71,10 @@ const fourStroke: TrailKind = {
     parts: [
       ...bottom(fit),
       ...each(fit, EXHAUST, VALVES, 'Exhaust valve', 'Exhaust valves', PARTS.exhaust),
-      ...each(fit, INTAKE, VALVES, 'Inlet valve', 'Inlet valves', PARTS.intake),
+      ...each(fit, INTAKE, VALVES, 'Inlet valve', 'Inlet valves', PARTS.intake).map((valve) => ({
+        ...valve,
+        mendedWith: { head: numbered(EXHAUST, valve.cylinder!).id },
+      })),
       joint(fit),
       // What lights itself anyway has nothing to glow too soon.
       ...(fit.spark ? [one(CHAMBERS, 'Combustion chambers', PARTS.chambers)] : []),

@@ -1,4 +1,5 @@
 import type { CheckMaker } from '../../../machine/check.ts';
+import { atRest } from './atRest.ts';
 import { jumpSolenoid, lampsCranking, listenCranking, putAcross } from './heard.ts';
 import { heatingChecks } from './heating.ts';
 import { decompressorChecks } from './decompressor.ts';
@@ -22,6 +23,7 @@ export const CRANK_CHECKS: readonly CheckMaker[] = [
   crankingAmps,
   crankingSpeed,
   solenoidOhms,
+  atRest,
   heatingChecks,
   letsGo,
   turnByHand,

@@ -44,13 +44,14 @@ export const startSwitch: PartKind<'ohms', 'stuck'> = {
       apply: (p, s, fit) => ({ ...p, ohms: poor(s, fit) }),
     },
   ],
-  elements: (p, { id, nodes, state }) => [
+  elements: (p, { id, nodes, state, onBench }) => [
     {
       type: 'switch',
       id,
       a: nodes['a']!,
       b: nodes['b']!,
-      closed: state.key === 'crank',
+      // Stuck it shows as it turns on, and with an ohmmeter; for all else the battery is off.
+      closed: state.key === 'crank' || (onBench === true && (p.stuck ?? 0) > 0),
       onOhms: p.ohms,
       offOhms: OPEN_OHMS,
     },

@@ -4,6 +4,9 @@ import { perHundredAmps } from './cable.ts';
 const squared = (volts: number) => (volts / 12) ** 2;
 /** Whether what this part moves stands at work. */
 const isIn = ({ state, id }: PartContext): boolean => state.at?.[id] === 'in';
+/** Whether its contact is welded, where an ohmmeter finds it. */
+const holds = ({ welded }: { readonly welded?: number }, { onBench }: PartContext): boolean =>
+  onBench === true && (welded ?? 0) > 0;
 
 /**
  * Plunger with a pull-in winding that ends at the motor, and so leaves the circuit when the main contacts close, and a
@@ -82,7 +85,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
       apply: (p) => ({ ...p, holdOhms: OPEN_OHMS }),
     },
     {
-      // Whoever measures has taken the battery off: nothing else of it shows.
+      // Whoever measures has taken the battery off: it shows as it turns on, and with an ohmmeter on the part itself.
       id: 'welded',
       leap: true,
       label: 'contacts welded, the starter keeps running',
@@ -102,7 +105,7 @@ export const solenoid: PartKind<'pullOhms' | 'holdOhms' | 'pullInVolts' | 'holdV
         id: `${id}.contacts`,
         a,
         b,
-        closed: isIn(context),
+        closed: isIn(context) || holds(p, context),
         onOhms: p.contactOhms,
         offOhms: OPEN_OHMS,
       },
@@ -170,7 +173,7 @@ export const startRelay: PartKind<'coilOhms' | 'pullInVolts' | 'contactOhms', 'w
         id: `${id}.contact`,
         a: nodes['a']!,
         b: nodes['b']!,
-        closed: isIn(context),
+        closed: isIn(context) || holds(p, context),
         onOhms: p.contactOhms,
         offOhms: OPEN_OHMS,
       },
