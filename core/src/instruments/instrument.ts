@@ -70,6 +70,7 @@ const MOST_SHOWN: Readonly<Record<Dimension, number>> = {
   volume: 10,
   temperature: 5000,
   torque: 10_000,
+  force: 10_000,
   turns: 1000,
   share: 100,
   ratio: 1e9,

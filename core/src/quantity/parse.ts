@@ -61,8 +61,8 @@ export function parseQuantity(typed: string, wanted: Dimension, bareUnit?: strin
   const split = splitNumber(text);
   if (!split || !Number.isFinite(split.number)) return failed({ code: 'unreadable', text });
   const unitText = split.rest.trim();
-  const bare = bareUnit === undefined ? preferredUnit(wanted) : unitTyped(bareUnit);
-  const unit = unitText === '' ? bare : unitTyped(unitText);
+  const bare = bareUnit === undefined ? preferredUnit(wanted) : unitTyped(bareUnit, wanted);
+  const unit = unitText === '' ? bare : unitTyped(unitText, wanted);
   if (!unit) return failed({ code: 'unknown-unit', text, unit: unitText });
   if (unit.dimension !== wanted)
     return failed({ code: 'wrong-dimension', text, unit: unit.symbol, found: unit.dimension, wanted });

@@ -10,7 +10,7 @@ describe('the table of units', () => {
     for (const d of dimensions) expect(preferredUnit(d).dimension).toBe(d);
   });
   it('reads every spelling as the unit that it stands with', () => {
-    for (const u of UNITS) for (const text of u.typed) expect(unitTyped(text)?.symbol, text).toBe(u.symbol);
+    for (const u of UNITS) for (const text of u.typed) expect(unitTyped(text, u.dimension)?.symbol, text).toBe(u.symbol);
   });
   it('keeps milli and mega apart, and takes capitals where nothing is lost', () => {
     expect(unitTyped('mΩ')!.factor).toBe(1e-3);
@@ -18,6 +18,13 @@ describe('the table of units', () => {
     expect(unitTyped('M')!.factor).toBe(1e6);
     expect(unitTyped('OHM')!.symbol).toBe('Ω');
     expect(unitTyped('THOU')!.symbol).toBe('thou');
+  });
+  it('takes an ounce for weight where a force is asked for, and for fluid where none is', () => {
+    expect(parseQuantity('20 oz', 'force')).toMatchObject({ ok: true, unit: 'oz' });
+    expect(parseQuantity('20 oz', 'volume')).toMatchObject({ ok: true, unit: 'US fl oz' });
+    // Twenty ounces are a pound and a quarter: 567 grams.
+    const [ounces, grams] = [parseQuantity('20 oz', 'force'), parseQuantity('567', 'force')];
+    expect(ounces.ok && grams.ok && ounces.value / grams.value).toBeCloseTo(1, 3);
   });
   it('refuses to invent a unit', () => {
     expect(() => unitBySymbol('furlong')).toThrow('furlong');

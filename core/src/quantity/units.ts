@@ -13,6 +13,7 @@ export type Dimension =
   | 'volume' // m³
   | 'temperature' // degree Celsius
   | 'torque' // N m
+  | 'force' // N
   | 'turns' // turn of a screw
   | 'share' // of one
   | 'ratio'; // plain number
@@ -82,6 +83,11 @@ export const UNITS: readonly UnitDef[] = [
   unit('N m', 'torque', 1, 'Nm', 'nm', 'newton metres'),
   // A pound of 4.448 newtons on a foot.
   unit('lb ft', 'torque', 4.448222 * 12 * INCH_METRES, 'lbft', 'lb-ft', 'ft lb', 'ft-lb', 'ftlb'),
+  // What a spring balance shows: the weight of so much, at 9.807 newtons a kilogram.
+  unit('g', 'force', 9.80665e-3, 'g', 'gram', 'grams', 'gf'),
+  unit('kg', 'force', 9.80665, 'kg', 'kilogram', 'kilograms', 'kgf'),
+  unit('oz', 'force', 0.2780139, 'oz', 'ounce', 'ounces'),
+  unit('N', 'force', 1, 'N', 'n', 'newton', 'newtons'),
   unit('turns', 'turns', 1, 'turn', 'turns', 't'),
   unit('%', 'share', 0.01, '%', 'per cent', 'percent'),
   unit('', 'ratio', 1),
@@ -101,6 +107,7 @@ const PREFERRED: Readonly<Record<Dimension, string>> = {
   volume: 'ml',
   temperature: '°C',
   torque: 'N m',
+  force: 'g',
   turns: 'turns',
   share: '%',
   ratio: '',
@@ -121,9 +128,11 @@ export function preferredUnit(dimension: Dimension): UnitDef {
   return unitBySymbol(PREFERRED[dimension]);
 }
 
-export function unitTyped(text: string): UnitDef | undefined {
+/** What was typed for a unit; an ounce is one of weight or of fluid, by what is asked for. */
+export function unitTyped(text: string, wanted?: Dimension): UnitDef | undefined {
+  const all = [...UNITS.filter((u) => u.dimension === wanted), ...UNITS];
   return (
-    UNITS.find((u) => u.symbol === text || u.typed.includes(text)) ??
-    UNITS.find((u) => u.typed.includes(text.toLowerCase()))
+    all.find((u) => u.symbol === text || u.typed.includes(text)) ??
+    all.find((u) => u.typed.includes(text.toLowerCase()))
   );
 }

@@ -18,6 +18,7 @@ const NAMES: Readonly<Record<Dimension, string>> = {
   volume: 'a volume',
   temperature: 'a temperature',
   torque: 'a torque',
+  force: 'a weight or pull',
   turns: 'turns',
   share: 'a share, such as 12 %',
   ratio: 'a plain number',

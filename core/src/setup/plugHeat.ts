@@ -1,0 +1,38 @@
+/** How the nose of a plug looks after a run under load and a clean cut. */
+export const NOSES = ['blistered', 'white', 'brown', 'dry soot', 'wet'] as const;
+export type Nose = (typeof NOSES)[number];
+
+export type HeatSays =
+  /** As it should be. */
+  | { readonly kind: 'right' }
+  /** All alike and too hot, mixture and timing seen to: plugs a step colder. */
+  | { readonly kind: 'colder'; readonly steps: 1 | 2 }
+  | { readonly kind: 'hotter'; readonly steps: 1 }
+  /** All alike, but what would do the same has not been ruled out. */
+  | { readonly kind: 'first'; readonly look: 'mixture and timing' | 'mixture and choke' | 'ignition and fuel' }
+  /** Those cylinders alone: a plug of another heat hides what is wrong with them. */
+  | { readonly kind: 'own'; readonly cylinders: readonly number[] };
+
+const HOT: ReadonlySet<Nose> = new Set<Nose>(['blistered', 'white']);
+
+/**
+ * A heat range is one for all cylinders: it is changed only where all noses tell the same, and only once mixture and
+ * timing are right, for a weak mixture and an early spark whiten as a hot plug does, and a rich one blackens as a cold
+ * one does. One step at a time; two where the nose has begun to melt. Trade usage.
+ */
+export function plugHeat(noses: readonly Nose[], ruledOut: boolean): HeatSays | undefined {
+  if (noses.length === 0) return undefined;
+  const sort = (nose: Nose) => (HOT.has(nose) ? 'hot' : nose);
+  const count = (what: string) => noses.filter((n) => sort(n) === what).length;
+  const kinds = [...new Set(noses.map(sort))].sort((a, b) => count(b) - count(a));
+  const most = kinds[0]!;
+  if (count(most) * 2 <= noses.length && noses.length > 1)
+    return { kind: 'own', cylinders: noses.flatMap((n, k) => (n === 'brown' ? [] : [k + 1])) };
+  const others = noses.flatMap((n, k) => (sort(n) === most ? [] : [k + 1]));
+  if (others.length > 0) return { kind: 'own', cylinders: others };
+  if (most === 'brown') return { kind: 'right' };
+  if (most === 'wet') return { kind: 'first', look: 'ignition and fuel' };
+  if (!ruledOut) return { kind: 'first', look: most === 'hot' ? 'mixture and timing' : 'mixture and choke' };
+  if (most === 'hot') return { kind: 'colder', steps: noses.includes('blistered') ? 2 : 1 };
+  return { kind: 'hotter', steps: 1 };
+}
