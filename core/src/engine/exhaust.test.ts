@@ -19,7 +19,7 @@ describe('smoke and smell of a four, as in the trade', () => {
 describe('smoke of an engine whose squeeze is told as well', () => {
   readsAsInTheTrade(SQUEEZING['four cylinders, with spark, fuel, timing and air']!, [
     ['exhaust-smoke', 'compression-rings-2.worn', 'thick blue'],
-    ['exhaust-smoke', 'compression-gasket.water', 'white that hangs'],
+    ['exhaust-smoke', 'compression-gasket.water-4', 'white that hangs'],
     ['exhaust-smoke', undefined, 'as usual'],
   ]);
 });

@@ -48,6 +48,47 @@ describe('a curve to be had of weights and springs', () => {
       ),
     );
   });
+  it('by hand: ten degrees by 1800 and fourteen more by 3400 take a second spring, loose for five of the distributor', () => {
+    const wish = { base: 10, total: 34, startRpm: 1200, fullRpm: 3400, knee: { rpm: 1800, degrees: 20 } };
+    const design = designCurve(NOW, wish, [], 800);
+    expect(design.unfit).toEqual([]);
+    // (1800² − 1200²)/10 = 180,000 and (3400² − 1800²)/14 = 594,286, over 261,818 of today.
+    expect(design.rate).toBeCloseTo(180_000 / 261_818, 3);
+    expect(design.second!.rate).toBeCloseTo((594_286 - 180_000) / 261_818, 3);
+    expect(design.second!.looseFor).toBe(5);
+    expect(advanceAt(10, design.wanted, 1500)).toBeCloseTo(15, 6);
+    expect(advanceAt(10, design.wanted, 1800)).toBeCloseTo(20, 6);
+    expect(advanceAt(10, design.wanted, 2600)).toBeCloseTo(27, 6);
+    expect(advanceAt(10, design.wanted, 5000)).toBeCloseTo(34, 6);
+    // Force against force: one spring up to the knee, both from there.
+    const today = springsOf(NOW);
+    const at = (rpm: number) => {
+      const [k1, k2] = [today.rate * design.rate, today.rate * design.second!.rate];
+      let [low, high] = [0, 24];
+      for (let n = 0; n < 60; n++) {
+        const x = (low + high) / 2;
+        const pull = today.takeUp * design.takeUp + k1 * x + k2 * Math.max(0, x - 2 * design.second!.looseFor);
+        if (rpm ** 2 > pull) low = x;
+        else high = x;
+      }
+      return low;
+    };
+    expect(at(1800)).toBeCloseTo(10, 2);
+    expect(at(3400)).toBeCloseTo(24, 2);
+  });
+  it('a second spring cannot make it rise faster, nor take hold outside the curve', () => {
+    const codes = (rpm: number, degrees: number) =>
+      designCurve(
+        NOW,
+        { base: 10, total: 34, startRpm: 1200, fullRpm: 2800, knee: { rpm, degrees } },
+        [],
+        800,
+      ).unfit.map((u) => u.code);
+    expect(codes(2400, 14)).toEqual(['second-softer']);
+    expect(codes(1100, 14)).toEqual(['knee-outside']);
+    expect(codes(1800, 40)).toEqual(['knee-outside']);
+    expect(codes(1600, 22)).toEqual([]);
+  });
   it('today’s curve asks for nothing', () => {
     const design = designCurve(NOW, { base: 6, total: 28, startRpm: 1000, fullRpm: 2600 }, [], 800);
     expect([design.stopBy, design.takeUp, design.rate]).toEqual([0, 1, 1]);

@@ -21,24 +21,24 @@ const lets = (p: MachineParams, id: PartId & `compression-${string}`): number =>
   return own && 'leakSquareMetres' in own ? own.leakSquareMetres : 0;
 };
 
-/** A gasket's leak, where it is one of this cylinder: both sides of a pair; the middle one to the water or outside. */
-function gasketLeak(fit: Fit, p: MachineParams, cylinder: number): number {
+/** A gasket's leak, where it is one of this cylinder: both sides of a pair; the one where it leaves to the water or outside. */
+function gasketLeak(p: MachineParams, cylinder: number): number {
   const { pair, water, blows, leakSquareMetres } = figuresAt(p, GASKET);
-  const middle = (water || blows) && cylinder === Math.ceil(fit.cylinders / 2);
-  return middle || (pair && (cylinder === pair || cylinder === pair + 1)) ? leakSquareMetres : 0;
+  const out = water === cylinder || blows === cylinder;
+  return out || (pair && (cylinder === pair || cylinder === pair + 1)) ? leakSquareMetres : 0;
 }
 
 /** Ways out of a cylinder, square metres each. */
-export function waysOut(fit: Fit, p: MachineParams, cylinder: number) {
+export function waysOut(p: MachineParams, cylinder: number) {
   return {
     rings: lets(p, idOf(RINGS, cylinder)) + lets(p, BORES),
     exhaust: lets(p, idOf(EXHAUST, cylinder)) + (figuresIfAny(p, 'decompressor')?.leakSquareMetres ?? 0),
     intake: lets(p, idOf(INTAKE, cylinder)),
-    gasket: gasketLeak(fit, p, cylinder),
+    gasket: gasketLeak(p, cylinder),
   };
 }
-export const leakOf = (fit: Fit, p: MachineParams, cylinder: number): number =>
-  Object.values(waysOut(fit, p, cylinder)).reduce((a, b) => a + b, 0);
+export const leakOf = (p: MachineParams, cylinder: number): number =>
+  Object.values(waysOut(p, cylinder)).reduce((a, b) => a + b, 0);
 
 /** Its ratio as it was built; of an engine whose compression nobody told, its book’s. */
 const ratioOf = (fit: Fit, p: MachineParams): number => figuresIfAny(p, BORES)?.ratio ?? fit.compressionRatio;
@@ -65,7 +65,7 @@ function turned(scene: Known, squareMetres: number): Pressed {
 
 /** What a gauge in a plug's hole shows after some turns, pascal. */
 export const gaugeOf = (scene: Known, cylinder: number, wet = 1): number => {
-  const out = waysOut(scene.machine.fit, scene.params, cylinder);
+  const out = waysOut(scene.params, cylinder);
   return turned(scene, out.rings * wet + out.exhaust + out.intake + out.gasket).pascals;
 };
 /** What this engine would show if nothing leaked and its valves shut in time; once a ratio, for every fault asks it. */
@@ -82,7 +82,7 @@ function tight(fit: Fit, ratio: number): number {
 /** The cylinder that leaks most: what a mechanic goes on with once the gauge has been round. */
 export const worstOf = ({ machine: { fit }, params }: Known): number => {
   let worst = 1;
-  for (let c = 2; c <= fit.cylinders; c++) if (leakOf(fit, params, c) > leakOf(fit, params, worst)) worst = c;
+  for (let c = 2; c <= fit.cylinders; c++) if (leakOf(params, c) > leakOf(params, worst)) worst = c;
   return worst;
 };
 

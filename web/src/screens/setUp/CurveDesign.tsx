@@ -27,6 +27,7 @@ export function CurveDesign({ draft, timing, weights: { now, idleRpm }, rounds }
   const total = useFigure(`${draft}.total`, 'angle');
   const start = useFigure(`${draft}.start`, 'speed');
   const full = useFigure(`${draft}.full`, 'speed');
+  const [kneeRpm, kneeAt] = [useFigure(`${draft}.kneeRpm`, 'speed'), useFigure(`${draft}.kneeAt`, 'angle')];
   const [knockRpm, knockAt] = [useFigure(`${draft}.knockRpm`, 'speed'), useFigure(`${draft}.knockAt`, 'angle')];
   const [b, t, s, f] = [base.value, total.value, start.value, full.value];
   const driven = roadLimit(rounds, now);
@@ -34,10 +35,14 @@ export function CurveDesign({ draft, timing, weights: { now, idleRpm }, rounds }
     knockRpm.value !== undefined && knockAt.value !== undefined
       ? [{ rpm: knockRpm.value, degrees: knockAt.value }]
       : [];
+  const knee =
+    kneeRpm.value !== undefined && kneeAt.value !== undefined
+      ? { knee: { rpm: kneeRpm.value, degrees: kneeAt.value } }
+      : {};
   const limits = [...(driven ? [driven] : []), ...typed];
   const design =
     b !== undefined && t !== undefined && s !== undefined && f !== undefined
-      ? designCurve(now, { base: b, total: t, startRpm: s, fullRpm: f }, limits, idleRpm)
+      ? designCurve(now, { base: b, total: t, startRpm: s, fullRpm: f, ...knee }, limits, idleRpm)
       : undefined;
   const { rpms, band } = timing;
   return (
@@ -50,6 +55,12 @@ export function CurveDesign({ draft, timing, weights: { now, idleRpm }, rounds }
         <FigureField label="All of it, degrees" figure={total} />
         <FigureField label="Begins at, rev/min" figure={start} />
         <FigureField label="All in at, rev/min" figure={full} />
+        <FigureField
+          label="Second spring from, rev/min"
+          figure={kneeRpm}
+          hint="Only with two springs, one of them loose at first."
+        />
+        <FigureField label="Degrees there" figure={kneeAt} />
         <FigureField label="It knocked at, rev/min" figure={knockRpm} hint="Beside what the road test says." />
         <FigureField label="With so many degrees" figure={knockAt} />
       </div>
@@ -95,15 +106,23 @@ export function CurveDesign({ draft, timing, weights: { now, idleRpm }, rounds }
   );
 }
 
-const impossible = ({ unfit }: Design) => unfit.some((u) => u.code === 'no-span' || u.code === 'speeds-crossed');
+const IMPOSSIBLE: ReadonlySet<Unfit['code']> = new Set<Unfit['code']>([
+  'no-span',
+  'speeds-crossed',
+  'knee-outside',
+  'second-softer',
+]);
+const impossible = ({ unfit }: Design) => unfit.some((u) => IMPOSSIBLE.has(u.code));
 
 function makeWords(design: Design): string {
   if (impossible(design)) return '';
-  const { stopBy, takeUp, rate } = design;
+  const { stopBy, takeUp, rate, second } = design;
   const stop =
     Math.abs(stopBy) < 0.5
       ? 'Leave the stop.'
       : `Move the stop by ${Math.abs(stopBy).toFixed(1)}° of the distributor, ${stopBy > 0 ? 'outward' : 'inward'}.`;
+  if (second)
+    return `${stop} One spring taken up ${takeUp.toFixed(2)} times as hard as both are now, ${rate.toFixed(2)} times as stiff; the other loose for ${second.looseFor.toFixed(1)}° of the distributor, ${second.rate.toFixed(2)} times as stiff as both are now.`;
   return `${stop} Springs taken up ${takeUp.toFixed(2)} times as hard as now, ${rate.toFixed(2)} times as stiff.`;
 }
 
@@ -113,6 +132,10 @@ function unfitWords(u: Unfit): string {
       return 'All of it must be more than it has at idle.';
     case 'speeds-crossed':
       return 'It must be all in above the speed at which it begins.';
+    case 'knee-outside':
+      return 'The second spring takes hold between the speeds and the degrees at which it begins and is all in.';
+    case 'second-softer':
+      return 'From the second spring on it would rise faster than before: another spring only holds it back. Less at that speed, or all in later.';
     case 'starts-under-idle':
       return `It idles at about ${u.idleRpm.toFixed(0)} rev/min: begun below that, the idle hunts with the advance.`;
     case 'over-limit':

@@ -59,7 +59,7 @@ export const leakDownChecks: CheckMaker = (machine) => {
       touch: 'Tester in the hole, air on; read what it loses.',
       watch: 'Under a tenth lost: tight. Up to a fifth: worn. More: listen where it escapes.',
       instrument: 'leak-down tester',
-      probe: { kind: 'figure', value: (scene) => leakDown(leakOf(scene.machine.fit, scene.params, worstOf(scene))) },
+      probe: { kind: 'figure', value: (scene) => leakDown(leakOf(scene.params, worstOf(scene))) },
       minutes: 5,
     },
     looking(
@@ -75,7 +75,7 @@ export const leakDownChecks: CheckMaker = (machine) => {
         minutes: 4,
       },
       (scene) => {
-        const own = waysOut(scene.machine.fit, scene.params, worstOf(scene));
+        const own = waysOut(scene.params, worstOf(scene));
         const gasket = figuresAt(scene.params, GASKET);
         const at: Record<string, number> = {
           'oil filler': own.rings,

@@ -36,11 +36,14 @@ const each = (fit: Fit, what: Each, station: string, label: string, together: st
 /** Cylinders beside one another in one block: of eight, four and four. */
 const pairs = (cylinders: number): number[] =>
   Array.from({ length: cylinders - 1 }, (_, i) => i + 1).filter((k) => cylinders !== 8 || k !== 4);
+/** A way of failing at each cylinder; by its plain name where there is but one. */
+const atEach = ({ cylinders }: Fit, way: string): string[] =>
+  cylinders === 1 ? [way] : Array.from({ length: cylinders }, (_, i) => `${way}-${i + 1}`);
 const joint = (fit: Fit): PartInstance => ({
   ...one(GASKET, fit.cylinders === 1 ? 'Head joint' : 'Head gasket', PARTS.gasket),
   fails: [
-    'out',
-    ...(fit.compression?.cooling === 'water' ? ['water'] : []),
+    ...atEach(fit, 'out'),
+    ...(fit.compression?.cooling === 'water' ? atEach(fit, 'water') : []),
     ...pairs(fit.cylinders).map((k) => `between-${k}`),
   ],
 });

@@ -125,28 +125,38 @@ const intake: PartKind<'leakSquareMetres', 'sticks'> = {
   elements: () => [],
 };
 
-/** Pairs of cylinders that a head gasket may burn through between: at most so many in a row. */
-const PAIRS = [1, 2, 3, 4, 5, 6, 7];
+/** Cylinders that a head gasket may burn through at, and pairs that it may burn through between: at most so many in a row. */
+const CYLINDERS = [1, 2, 3, 4, 5, 6, 7, 8];
+const PAIRS = CYLINDERS.slice(0, -1);
+type GasketWay = FaultMode<'leakSquareMetres', 'blows' | 'water' | 'pair'>;
+/** A way out of the joint, at one cylinder of several; `figure` says which. The only cylinder need not be named. */
+const outAt = (
+  figure: 'blows' | 'water',
+  way: Pick<GasketWay, 'id' | 'label' | 'weight'>,
+  low: number,
+  high: number,
+): readonly GasketWay[] => [
+  { ...way, repair: 'renew', apply: leaks(low, high, { [figure]: 1 }) },
+  ...CYLINDERS.map((k) => ({
+    id: `${way.id}-${k}`,
+    family: way.id,
+    cylinder: k,
+    label: `${way.label} at cylinder ${k}`,
+    weight: way.weight / USUALLY,
+    repair: 'renew',
+    apply: leaks(low, high, { [figure]: k }),
+  })),
+];
+/** Of an engine of so many cylinders the joint fails as often as it is said to; of more oftener. */
+const USUALLY = 4;
 const gasket: PartKind<'leakSquareMetres', 'blows' | 'water' | 'pair'> = {
   kind: 'head gasket',
   symbol: 'none',
   plates: [leak(0, 0.03)],
   repairs: [{ id: 'renew', label: 'Renew the head gasket, look at both faces', minutes: 280, money: 55 }],
   faults: [
-    {
-      id: 'out',
-      label: 'blows outside',
-      weight: 0.5,
-      repair: 'renew',
-      apply: leaks(3, 10, { blows: 1 }),
-    },
-    {
-      id: 'water',
-      label: 'blown into the coolant',
-      weight: 1.5,
-      repair: 'renew',
-      apply: leaks(2.5, 8, { water: 1 }),
-    },
+    ...outAt('blows', { id: 'out', label: 'blows outside', weight: 0.5 }, 3, 10),
+    ...outAt('water', { id: 'water', label: 'blown into the coolant', weight: 1.5 }, 2.5, 8),
     ...PAIRS.map((k): FaultMode<'leakSquareMetres', 'pair'> => ({
       id: `between-${k}`,
       family: 'between',
