@@ -77,6 +77,12 @@ export {
   type PumpSays,
 } from './setup/vacuumAdvance.ts';
 export { idleScrew, USUAL_DROP, USUAL_TURNS, type Screw, type ScrewRow, type ScrewSays } from './setup/idleMixture.ts';
+export { gasSays, lambdaByCo, lambdaOf, undiluted, USUAL_CO, type Gases, type GasSays } from './setup/exhaustGas.ts';
+export { floatSays, mainJetAt, THROATS, USUAL_LEVERAGE, type FloatSays } from './setup/floatLevel.ts';
+export { rockingOf, shimFor, turnedBetween, valvesOf, type ValveFound } from './setup/valveClearance.ts';
+export { springSays, USUAL_PULL, type SpringSays } from './setup/pointsSpring.ts';
+export { plugHeat, type HeatSays } from './setup/plugHeat.ts';
+export { apartBy, beatsASecond, firingsATurn } from './setup/beats.ts';
 export { STATIC_WAYS, staticTiming, type StaticWay } from './setup/staticTiming.ts';
 export { dwellAcross, lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
 export { readCap, readOrder, swapBehind, towersOf, type Cap, type CapRead, type OrderRead } from './setup/leadMap.ts';

@@ -124,7 +124,9 @@ export class Scene implements Known {
   /** The network of a state; `only` leaves one part on the bench, with nothing else connected. */
   elements(given: MachineState, only?: string): Element[] {
     const state = only === undefined ? this.settledState(given) : given;
-    return this.machine.parts.filter((p) => this.connected(state, p, only)).flatMap((p) => this.elementsOf(p, state, only !== undefined));
+    return this.machine.parts
+      .filter((p) => this.connected(state, p, only))
+      .flatMap((p) => this.elementsOf(p, state, only !== undefined));
   }
 
   /** The same machine, keeping account of what is read of it. */

@@ -10,7 +10,8 @@ describe('the table of units', () => {
     for (const d of dimensions) expect(preferredUnit(d).dimension).toBe(d);
   });
   it('reads every spelling as the unit that it stands with', () => {
-    for (const u of UNITS) for (const text of u.typed) expect(unitTyped(text, u.dimension)?.symbol, text).toBe(u.symbol);
+    for (const u of UNITS)
+      for (const text of u.typed) expect(unitTyped(text, u.dimension)?.symbol, text).toBe(u.symbol);
   });
   it('keeps milli and mega apart, and takes capitals where nothing is lost', () => {
     expect(unitTyped('mΩ')!.factor).toBe(1e-3);

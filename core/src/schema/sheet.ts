@@ -1,6 +1,10 @@
 import { z } from 'zod';
 
 const figure = z.number().min(-1e6).max(1e6);
+/** How the nose of a plug looks after a run under load and a clean cut. */
+export const NOSES = ['blistered', 'white', 'brown', 'dry soot', 'wet'] as const;
+export type Nose = (typeof NOSES)[number];
+const clearances = z.object({ wanted: figure.optional(), found: z.array(figure).max(12) });
 const cylinder = z.number().int().min(1).max(12);
 
 /** What a set-up bench took down, one shape a bench. Figures SI, angles of the crank in degrees, before top positive. */
@@ -12,6 +16,8 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
     /** Lobe by lobe, gap in metres, in their order around the shaft. */
     lobes: z.array(figure).max(12),
     lost: z.enum(['none', 'moving', 'fixed']),
+    /** Pull of the spring at the contact, newtons. */
+    pullNewtons: figure.optional(),
   }),
   z.object({ kind: z.literal('top'), before: figure, after: figure }),
   z.object({
@@ -92,6 +98,26 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
     shown: figure,
     bestPascal: figure.optional(),
   }),
+  /** Clearances of the valves as they were found, cylinder by cylinder, metres. */
+  z.object({
+    kind: z.literal('valves'),
+    warmth: z.enum(['cold', 'hot']),
+    inlet: clearances,
+    exhaust: clearances,
+    leftAsWanted: z.boolean().default(false),
+  }),
+  /** A float: its height off the bench, or the fuel in a clear tube; metres from the joint. */
+  z.object({ kind: z.literal('float'), by: z.enum(['height', 'tube']), found: figure, wanted: figure }),
+  /** Exhaust gas at idle; per cent of the dry gas, unburnt fuel in ppm as hexane. */
+  z.object({
+    kind: z.literal('gas'),
+    co: figure,
+    co2: figure.optional(),
+    o2: figure.optional(),
+    hcPpm: figure.optional(),
+  }),
+  /** Plug by plug, how its nose looks, and whether mixture and timing had been set before. */
+  z.object({ kind: z.literal('noses'), noses: z.array(z.enum(NOSES)).max(12), ruledOut: z.boolean() }),
   z.object({
     kind: z.literal('charging'),
     celsius: figure,

@@ -12,11 +12,13 @@ export const BENCH_IDS = [
   'road',
   'edge',
   'top',
+  'valves',
   'carburettor',
   'oil',
   'charging',
   'drain',
   'battery',
+  'abreast',
   'fasteners',
 ] as const;
 export type BenchId = (typeof BENCH_IDS)[number];
@@ -31,11 +33,13 @@ const DOES: Readonly<Record<BenchId, readonly Doing[]>> = {
   road: [],
   edge: ['turned by hand', 'draws the flywheel'],
   top: ['turned by hand', 'turns what may be held', 'works at the battery'],
+  valves: ['turned by hand', 'turns what may be held', 'touches what is hot'],
   carburettor: ['runs', 'opens fuel', 'touches what is hot'],
   oil: ['opens fuel'],
   charging: ['runs', 'charges', 'works at the battery'],
   drain: ['works at the battery'],
   battery: ['works at the battery', 'charges'],
+  abreast: ['runs'],
   fasteners: [],
 };
 /** On an engine whose pack stands under its flywheel, at every bench about its ignition. */

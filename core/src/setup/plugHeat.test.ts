@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { NOSES, plugHeat, type Nose } from './plugHeat.ts';
+import { NOSES, type Nose } from '../schema/sheet.ts';
+import { plugHeat } from './plugHeat.ts';
 
 const all = (nose: Nose, cylinders = 4): Nose[] => Array.from({ length: cylinders }, () => nose);
 

@@ -1,6 +1,4 @@
-/** How the nose of a plug looks after a run under load and a clean cut. */
-export const NOSES = ['blistered', 'white', 'brown', 'dry soot', 'wet'] as const;
-export type Nose = (typeof NOSES)[number];
+import type { Nose } from '../schema/sheet.ts';
 
 export type HeatSays =
   /** As it should be. */

@@ -32,6 +32,8 @@ export interface SetUpView {
   battery: boolean;
   /** What is turned to move the moment at which its points part; null without points. */
   parts: 'distributor' | 'plate' | null;
+  /** Whether it has valves that are set. */
+  valves: boolean;
   /** Whether oil is mixed into its fuel. */
   oiled: boolean;
   carburettors: number;
@@ -74,6 +76,7 @@ export function setUpView(tracer: Tracer, events: readonly JobEvent[]): SetUpVie
     charges: fit.charge !== undefined,
     battery: machine.partById.has('battery'),
     parts: !pointsPlate(tracer) ? null : fit.spark === 'battery-points' ? 'distributor' : 'plate',
+    valves: fit.compression?.kind !== 'two-stroke' && fit.fuel?.mixed !== true,
     oiled: fit.fuel?.mixed === true,
     carburettors: fit.fuel && fit.air ? fit.fuel.carburettors : 0,
     steps: fit.fuel && fit.air ? orderOfWork(fit) : [],

@@ -59,6 +59,8 @@ export interface RankedView extends CheckView {
 export interface RepairView {
   id: string;
   label: string;
+  /** The part that it is done to. */
+  part: string;
   station: string;
   minutes: number;
   money: number;
@@ -149,6 +151,7 @@ export const checkView = (check: Check): CheckView => ({
 export const repairView = (r: ModelRepair): RepairView => ({
   id: r.id,
   label: r.label,
+  part: r.part.label,
   station: r.station,
   minutes: r.minutes,
   money: r.money,

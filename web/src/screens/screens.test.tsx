@@ -225,6 +225,7 @@ describe('a repair', () => {
     {
       id: 'points.dress',
       label: 'Clean or replace the points, set the gap',
+      part: 'Points',
       station: 'points',
       minutes: 20,
       money: 12,
@@ -235,6 +236,7 @@ describe('a repair', () => {
     {
       id: 'coil.replace',
       label: 'Replace the coil',
+      part: 'Coil',
       station: 'coil',
       minutes: 20,
       money: 55,

@@ -38,6 +38,20 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
     /Cells 1\.260, 1\.255, 1\.140 at 20 °C; 6\.1 V at rest/,
   ],
   [
+    {
+      kind: 'valves',
+      warmth: 'cold',
+      inlet: { found: [] },
+      exhaust: { wanted: 0.3e-3, found: [0.1e-3, 0.3e-3] },
+      leftAsWanted: true,
+    },
+    'Valve clearances, cold',
+    /^Exhaust: found 0\.1 mm, 0\.3 mm, set to 0\.3 mm$/,
+  ],
+  [{ kind: 'float', by: 'tube', found: 0.018, wanted: 0.015 }, 'Float level', /Found 18 mm, wanted 15 mm/],
+  [{ kind: 'gas', co: 2.5, co2: 12, hcPpm: 300 }, 'Exhaust gas at idle', /CO 2\.5 %, CO₂ 12\.0 %, HC 300 ppm/],
+  [{ kind: 'noses', noses: ['white', 'brown'], ruledOut: false }, 'Plugs by their colour', /1: white, 2: brown/],
+  [
     { kind: 'static', way: 'lamp', shown: 8, wanted: 10 },
     'Static timing',
     /Points open 8\.0° before the mark, wanted 10\.0°/,

@@ -25,6 +25,18 @@ const LOST = {
   fixed: ['Wear at the fixed contact.'],
 } as const satisfies Record<string, readonly string[]>;
 
+/** One row of valves, where any was measured. */
+const clearances = (
+  row: string,
+  { found, wanted }: { readonly found: readonly number[]; readonly wanted?: number | undefined },
+  left: boolean,
+): string[] =>
+  found.length === 0
+    ? []
+    : [
+        `${row}: found ${found.map(mm).join(', ')}${wanted === undefined ? '' : `, ${left ? 'set to' : 'wanted'} ${mm(wanted)}`}`,
+      ];
+
 /** In words; undefined for what is told elsewhere (proof, heat) and for a sheet without figures. */
 export function sheetWords(body: SheetBody): SheetWords | undefined {
   const said = wordsOf(body);
@@ -41,6 +53,7 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
           ...body.pairs.map((p) => `${degrees(p.dwellDegrees)} of dwell at ${mm(p.gapMetres)}`),
           ...(body.lobes.length ? [`Lobe by lobe: ${body.lobes.map(mm).join(', ')}`] : []),
           ...LOST[body.lost],
+          ...(body.pullNewtons === undefined ? [] : [`Spring pulls ${showQuantity(body.pullNewtons, 'force')}`]),
         ],
       };
     case 'top': {
@@ -130,6 +143,40 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
           ...(body.bestPascal === undefined ? [] : [`Highest vacuum ${showQuantity(-body.bestPascal, 'pressure')}`]),
           `Left at ${degrees(body.shown)} before top, by the mark`,
         ],
+      };
+    case 'valves':
+      return {
+        title: `Valve clearances, ${body.warmth}`,
+        with: 'feeler gauge',
+        lines: [
+          ...clearances('Inlet', body.inlet, body.leftAsWanted),
+          ...clearances('Exhaust', body.exhaust, body.leftAsWanted),
+        ],
+      };
+    case 'float':
+      return {
+        title: 'Float level',
+        with: body.by === 'height' ? 'rule, cover upside down' : 'clear tube at the bowl',
+        lines: [`Found ${mm(body.found)}, wanted ${mm(body.wanted)}`],
+      };
+    case 'gas':
+      return {
+        title: 'Exhaust gas at idle',
+        with: 'exhaust gas tester',
+        lines: [
+          [
+            `CO ${body.co.toFixed(1)} %`,
+            ...(body.co2 === undefined ? [] : [`CO₂ ${body.co2.toFixed(1)} %`]),
+            ...(body.o2 === undefined ? [] : [`O₂ ${body.o2.toFixed(1)} %`]),
+            ...(body.hcPpm === undefined ? [] : [`HC ${body.hcPpm.toFixed(0)} ppm`]),
+          ].join(', '),
+        ],
+      };
+    case 'noses':
+      return {
+        title: 'Plugs by their colour',
+        with: 'eyes, after a minute under load',
+        lines: body.noses.length ? [body.noses.map((nose, k) => `${k + 1}: ${nose}`).join(', ')] : [],
       };
     case 'charging':
       return {

@@ -13,6 +13,7 @@ import { typedNumber, useDraftForm } from '../../ui/useDraftForm.ts';
 import { percent } from '../../words/belief.ts';
 import { BenchCare } from './Cautions.tsx';
 import type { JobPlace } from './place.ts';
+import { repairNames } from '../../words/repairs.ts';
 
 const HOW = [
   { value: 'replaced', label: 'Replaced' },
@@ -142,10 +143,13 @@ export function FixForm({ place: { stored, machine, house }, repairs, suspects, 
     const repair = repairs.find((r) => r.id === id);
     form.reset(repair ? filled(repair) : { ...form.getValues(), repairId: '' });
   }
+  const nameOf = repairNames(repairs);
   const options = [
     { value: '', label: 'Something else (say what below)' },
-    ...leading.map((s) => ({ value: s.repair.id, label: `${s.repair.label} · ${percent(s.share)}` })),
-    ...repairs.filter((r) => !leading.some((s) => s.repair.id === r.id)).map((r) => ({ value: r.id, label: r.label })),
+    ...leading.map((s) => ({ value: s.repair.id, label: `${nameOf(s.repair)} · ${percent(s.share)}` })),
+    ...repairs
+      .filter((r) => !leading.some((s) => s.repair.id === r.id))
+      .map((r) => ({ value: r.id, label: nameOf(r) })),
   ];
   return (
     <form

@@ -1,8 +1,10 @@
 import { useSearchParams } from 'react-router';
+import { useMachine } from '../../api/hooks.ts';
 import { useModel, useTrace } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { moneyWords } from '../../words/belief.ts';
+import { WiresPanel } from '../book/WiresPanel.tsx';
 import { PhotosPanel } from '../photos/PhotosPanel.tsx';
 import { CausePanel } from './CausePanel.tsx';
 import { FixForm } from './FixForm.tsx';
@@ -18,6 +20,8 @@ export function RepairStage(place: JobPlace) {
   const model = useModel(machine, house);
   const [params] = useSearchParams();
   const moveOn = useMoveOn(stored);
+  // Wires are labelled where they come off.
+  const kept = useMachine(stored.machineId);
   if (trace.error || model.error) return <Failed error={trace.error ?? model.error} />;
   if (!trace.data || !model.data) return <Loading what="Opening the repair" />;
   const fixes = stored.events.flatMap((e) => (e.type === 'fix' ? [e.fix] : []));
@@ -56,6 +60,7 @@ export function RepairStage(place: JobPlace) {
           <CausePanel key={f.id} fix={f} place={place} faults={model.data!.faults} />
         ))}
         <PhotosPanel stored={stored} stations={model.data.stations} unfolded />
+        {kept.data && <WiresPanel stored={kept.data} />}
         <SnagPanel stored={stored} />
       </div>
     </div>

@@ -6,6 +6,7 @@ import { useModel, useSetUp, useSparkBench } from '../../tracer/useTracer.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Failed, Loading } from '../../ui/States.tsx';
 import { CarburettorBench } from '../setUp/CarburettorBench.tsx';
+import { AbreastBench } from '../setUp/AbreastBench.tsx';
 import { BatteryBench } from '../setUp/BatteryBench.tsx';
 import { ChargingBench } from '../setUp/ChargingBench.tsx';
 import { DrainBench } from '../setUp/DrainBench.tsx';
@@ -13,6 +14,7 @@ import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
 import { GaugePicture } from '../setUp/GaugePicture.tsx';
 import { EdgeBench } from '../setUp/EdgeBench.tsx';
 import { FastenersBench } from '../setUp/FastenersBench.tsx';
+import { NosesPart } from '../setUp/NosesPart.tsx';
 import { OilPart } from '../setUp/OilPart.tsx';
 import { LeadsBench } from '../setUp/LeadsBench.tsx';
 import { PointsBench } from '../setUp/PointsBench.tsx';
@@ -21,6 +23,7 @@ import { SheetBench } from '../setUp/SheetBench.tsx';
 import { TimingBench } from '../setUp/TimingBench.tsx';
 import { TimingUntold } from '../setUp/TimingUntold.tsx';
 import { TopBench } from '../setUp/TopBench.tsx';
+import { ValvesBench } from '../setUp/ValvesBench.tsx';
 import { BenchCare } from './Cautions.tsx';
 import type { JobPlace } from './place.ts';
 import { SnagPanel } from './SnagPanel.tsx';
@@ -64,7 +67,14 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
           {
             id: 'points',
             label: 'Points',
-            shown: <PointsBench stored={stored} machine={machine} plate={view.points} />,
+            shown: (
+              <PointsBench
+                stored={stored}
+                machine={machine}
+                plate={view.points}
+                topRpm={view.bench?.rows.at(-1)?.rpm}
+              />
+            ),
           },
         ]
       : []),
@@ -73,7 +83,12 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
           {
             id: 'coil',
             label: 'Coil and plugs',
-            shown: <CoilBench bench={view.bench} figures={figures} typed={typed} setTyped={setTyped} />,
+            shown: (
+              <div className="grid gap-5">
+                <CoilBench bench={view.bench} figures={figures} typed={typed} setTyped={setTyped} />
+                <NosesPart stored={stored} cylinders={machine.fitOut.cylinders} />
+              </div>
+            ),
           },
         ]
       : []),
@@ -100,6 +115,9 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
       label: 'Top, rim, piston',
       shown: <TopBench stored={stored} machine={machine.name} parts={view.parts} markOff={view.timing?.markOff ?? 0} />,
     },
+    ...(view.valves
+      ? [{ id: 'valves', label: 'Valves', shown: <ValvesBench stored={stored} machine={machine} /> }]
+      : []),
     ...(view.carburettors > 0
       ? [
           {
@@ -138,6 +156,9 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
             shown: <BatteryBench stored={stored} machine={machine} ampHours={model.data?.balance?.ampHours} />,
           },
         ]
+      : []),
+    ...(machine.kind === 'boat'
+      ? [{ id: 'abreast', label: 'Two engines', shown: <AbreastBench jobId={stored.id} machine={machine} /> }]
       : []),
     { id: 'fasteners', label: 'Tightening', shown: <FastenersBench jobId={stored.id} /> },
   ];

@@ -5,6 +5,8 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { FloatPart } from './FloatPart.tsx';
+import { GasPart } from './GasPart.tsx';
 import { JetsPart } from './JetsPart.tsx';
 import { MixturePart } from './MixturePart.tsx';
 import { useSheet } from './useSheet.ts';
@@ -71,7 +73,9 @@ export function CarburettorBench({ stored, steps, carburettors, gauge, altitude 
           onSave={(read, shows) => void save({ ...sheet, read, shows })}
         />
       )}
+      <FloatPart stored={stored} />
       <MixturePart stored={stored} />
+      <GasPart stored={stored} />
       <JetsPart jobId={stored.id} altitude={altitude} />
       {gauge}
     </div>

@@ -15,6 +15,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { TextField } from '../../ui/Field.tsx';
 import { DwellChange } from './DwellChange.tsx';
 import { Answer, FigureField, Part, useDwell, useFigure, useFigures } from './figure.tsx';
+import { SpringPart } from './SpringPart.tsx';
 import { useSheet } from './useSheet.ts';
 import { showQuantity } from '../../units/quantity.ts';
 
@@ -54,6 +55,8 @@ interface Props {
   machine: MachineBody;
   /** Where gap and dwell should lie. */
   plate: NonNullable<SetUpView['points']>;
+  /** The engine’s top speed, rev/min. */
+  topRpm?: number | undefined;
 }
 
 const camIn = ({ fitOut }: MachineBody): Cam =>
@@ -62,7 +65,7 @@ const camIn = ({ fitOut }: MachineBody): Cam =>
 const millimetres = (v: number): string => `${(v * 1e3).toFixed(2)}`;
 
 /** Gap and dwell of this cam, its lobes, and where the metal went. */
-export function PointsBench({ stored, machine, plate }: Props) {
+export function PointsBench({ stored, machine, plate, topRpm }: Props) {
   const { sheet, put, save, changed } = useSheet(stored, 'points', {
     kind: 'points',
     pairs: [],
@@ -78,6 +81,7 @@ export function PointsBench({ stored, machine, plate }: Props) {
   ] as const;
   const wanted = useFigure(`${key}.wanted`, 'length');
   const [idling, fast] = [useDwell(`${key}.idling`, perSet), useDwell(`${key}.fast`, perSet)];
+  const pull = useFigure(`${key}.pull`, 'force');
   const lobes = useFigures(`${key}.lobes`, 'length');
   const typedPairs = pair.flatMap(([gap, dwell]) =>
     gap.value !== undefined && dwell.value !== undefined ? [{ gapMetres: gap.value, dwellDegrees: dwell.value }] : [],
@@ -198,10 +202,18 @@ export function PointsBench({ stored, machine, plate }: Props) {
             : `The condenser’s capacity is ${condenserBy(sheet.lost, machine.fitOut.earth)} for this coil: measure it, or renew it with the points.`}
         </Answer>
       </Part>
+      <SpringPart pull={pull} topRpm={topRpm} />
       <Button
-        className="justify-self-start"
-        disabled={!changed && typedPairs.length === 0 && !lobes.values?.length}
-        onClick={() => void save({ ...sheet, pairs, lobes: measured })}
+        className="justify-self-start sm:col-span-2"
+        disabled={!changed && typedPairs.length === 0 && !lobes.values?.length && pull.value === undefined}
+        onClick={() =>
+          void save({
+            ...sheet,
+            pairs,
+            lobes: measured,
+            ...(pull.value === undefined ? {} : { pullNewtons: pull.value }),
+          })
+        }
       >
         Write it down
       </Button>

@@ -11,6 +11,7 @@ import { SelectField, TextField } from '../../ui/Field.tsx';
 import { LAYOUT_WORDS } from '../machines/fitOutWords.ts';
 import { asks } from '../machines/sight.ts';
 import { Failed, Loading } from '../../ui/States.tsx';
+import { repairNames } from '../../words/repairs.ts';
 
 /** A machine of a kind with all that such a one can have, so that every repair is listed. */
 const everyPart = (layout: FitOutOne['layout']): MachineBody => ({
@@ -47,6 +48,7 @@ export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved:
   if (error) return <Failed error={error} />;
   if (!model) return <Loading what="Fetching the repairs" />;
   const repairs = model.repairs.filter((r) => r.follows === null);
+  const nameOf = repairNames(repairs);
   return (
     <section className="card p-4 lg:col-span-2" aria-label="Repairs">
       <h2 className="text-xl">What repairs cost here</h2>
@@ -60,14 +62,14 @@ export function RepairCosts({ stored, onSaved }: { stored: StoredHouse; onSaved:
         {repairs.map((r) => (
           <li key={r.id} className="border-t border-rule py-1">
             <div className="flex min-h-12 items-center gap-3">
-              <span className="grow">{r.label}</span>
+              <span className="grow">{nameOf(r)}</span>
               <span className={`shrink-0 ${r.id in stored.house.repairs ? 'font-semibold' : 'text-soft'}`}>
                 {r.minutes} min, {stored.house.currency}
                 {r.money}
               </span>
               <Button
                 look="quiet"
-                aria-label={`Change: ${r.label}`}
+                aria-label={`Change: ${nameOf(r)}`}
                 aria-expanded={editing === r.id}
                 onClick={() => setEditing(editing === r.id ? undefined : r.id)}
               >
