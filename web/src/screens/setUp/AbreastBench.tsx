@@ -22,7 +22,7 @@ export function AbreastBench({ jobId, machine }: { jobId: string; machine: Machi
     <div className="grid gap-5 sm:grid-cols-2">
       <Part
         title="By the beat"
-        about={`Both engines at cruising speed: count how often the drone swells. Each bursts ${firings} ${firings === 1 ? 'time' : 'times'} a turn.`}
+        about={`Both engines at cruising speed: count how often the drone swells. Each fires ${firings} ${firings === 1 ? 'time' : 'times'} a turn.`}
       >
         <div className="grid grid-cols-2 items-start gap-2">
           <FigureField label="Swells" figure={beats} within={{ low: 0, high: 300 }} />

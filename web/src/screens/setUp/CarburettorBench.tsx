@@ -73,10 +73,12 @@ export function CarburettorBench({ stored, steps, carburettors, gauge, altitude 
           onSave={(read, shows) => void save({ ...sheet, read, shows })}
         />
       )}
-      <FloatPart stored={stored} />
-      <MixturePart stored={stored} />
-      <GasPart stored={stored} />
-      <JetsPart jobId={stored.id} altitude={altitude} />
+      <div className="grid gap-5 xl:grid-cols-2">
+        <FloatPart stored={stored} />
+        <MixturePart stored={stored} />
+        <GasPart stored={stored} />
+        <JetsPart jobId={stored.id} altitude={altitude} />
+      </div>
       {gauge}
     </div>
   );

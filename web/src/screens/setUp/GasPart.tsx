@@ -33,7 +33,7 @@ export function GasPart({ stored }: { stored: StoredJob }) {
       title="Exhaust gas at idle"
       about="Engine warm, choke off, probe well into the tailpipe. Carbon monoxide is enough; with the rest the mixture is known better."
     >
-      <div className="grid grid-cols-2 items-start gap-2 sm:grid-cols-4">
+      <div className="grid grid-cols-2 items-start gap-2">
         <FigureField label="CO, %" figure={co} within={{ low: 0, high: 0.12 }} />
         <FigureField label="CO₂, %" figure={co2} within={{ low: 0, high: 0.17 }} />
         <FigureField label="O₂, %" figure={o2} within={{ low: 0, high: 0.21 }} />

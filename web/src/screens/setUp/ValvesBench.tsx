@@ -120,7 +120,7 @@ function wordsOf(valves: readonly ValveFound[]): string {
       `${valves.length === 1 ? 'It is' : `${v.cylinder} is`} ${v.says === 'tight' ? 'too tight' : 'too wide'}: ${showQuantity(Math.abs(v.by), 'length')} ${v.by > 0 ? 'more' : 'less'}.`,
   );
   const tight = wrong.some((v) => v.says === 'tight');
-  return `${each.join(' ')}${tight ? ' A valve without clearance does not shut, and burns: measure its compression once it is set.' : ''}`;
+  return `${each.join(' ')}${tight ? ' Tight valves burn: measure the compression once they are set.' : ''}`;
 }
 
 /** Which cylinder’s valves are set while which others rock. */
