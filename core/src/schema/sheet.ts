@@ -5,6 +5,8 @@ const figure = z.number().min(-1e6).max(1e6);
 export const NOSES = ['blistered', 'white', 'brown', 'dry soot', 'wet'] as const;
 export type Nose = (typeof NOSES)[number];
 const clearances = z.object({ wanted: figure.optional(), found: z.array(figure).max(12) });
+/** So many pairs of figures a bench takes. */
+export const MOST_PAIRS = 20;
 const cylinder = z.number().int().min(1).max(12);
 
 /** What a set-up bench took down, one shape a bench. Figures SI, angles of the crank in degrees, before top positive. */
@@ -82,13 +84,13 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
   /** A vacuum advance on a hand pump, the engine held at one speed. */
   z.object({
     kind: z.literal('pump'),
-    rows: z.array(z.object({ pullPascal: figure, degrees: figure })).max(20),
+    rows: z.array(z.object({ pullPascal: figure, degrees: figure })).max(MOST_PAIRS),
     holds: z.boolean().default(true),
   }),
   /** An idle mixture screw: turns out, and the speed at each, rev/min. */
   z.object({
     kind: z.literal('mixture'),
-    rows: z.array(z.object({ turns: figure, rpm: figure })).max(20),
+    rows: z.array(z.object({ turns: figure, rpm: figure })).max(MOST_PAIRS),
     screw: z.enum(['fuel', 'air']).default('fuel'),
   }),
   /** Timing found by a vacuum gauge or by ear, and where that ended: degrees of the crank before top as the mark shows it. */

@@ -14,7 +14,7 @@ import type { Model, ModelFault } from '../tracing/model.ts';
 import type { Tracer } from '../tracing/trace.ts';
 import { IDLE } from '../machine/state.ts';
 import { momentOf, shownAt, totalOf } from '../trails/timing/advance.ts';
-import { BODY, POD, WEIGHTS } from '../trails/timing/ids.ts';
+import { BODY, BOX, POD, WEIGHTS } from '../trails/timing/ids.ts';
 import { Scene } from '../machine/scene.ts';
 import type { Advance } from './curveDesign.ts';
 
@@ -62,6 +62,8 @@ export interface TimingCurve {
   readonly pod: { readonly low: number; readonly high: number } | null;
   /** What its weights and springs give by the middle of their plates, and where it idles; null without weights. */
   readonly weights: { readonly now: Advance; readonly idleRpm: number } | null;
+  /** A box holds it by a map: nobody can turn it. */
+  readonly mapped: boolean;
   /** What the plates allow. */
   readonly base: { readonly low: number; readonly high: number };
   readonly total: { readonly low: number; readonly high: number };
@@ -148,6 +150,7 @@ export function timingCurve(tracer: Tracer, events: readonly JobEvent[]): Timing
     taps: tapsOf(model),
     pod: podOf(model),
     weights: weightsOf(model),
+    mapped: machine.partById.has(BOX),
     base: band[0]!,
     total: band[band.length - 1]!,
   };

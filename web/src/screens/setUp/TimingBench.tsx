@@ -170,7 +170,7 @@ export function TimingBench({ stored, timing }: { stored: StoredJob; timing: Tim
         </Answer>
       </Part>
       {timing.pod && <PumpPart stored={stored} plate={timing.pod} />}
-      <TrialPart stored={stored} />
+      {!timing.mapped && <TrialPart stored={stored} />}
       {timing.weights && (
         <CurveDesign
           draft={`${key}.design`}

@@ -1,5 +1,5 @@
 import { setUpView, sparkBench, Tracer, type JobEvent } from '@pondu/core';
-import { storedMachineSchema } from '@pondu/core/schema';
+import { MOST_PAIRS, storedMachineSchema } from '@pondu/core/schema';
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
@@ -273,16 +273,25 @@ describe('coil and plugs', () => {
 });
 
 describe('timing', () => {
-  const timed = new Tracer(
-    storedMachineSchema.parse({
-      ...machine,
-      fitOut: {
-        ...machine.fitOut,
-        trails: [...machine.fitOut.trails, { trail: 'timing', kind: 'weights', options: {} }],
-      },
-    }),
-    house,
-  );
+  const timedBy = (kind: 'weights' | 'map') =>
+    new Tracer(
+      storedMachineSchema.parse({
+        ...machine,
+        fitOut: { ...machine.fitOut, trails: [...machine.fitOut.trails, { trail: 'timing', kind, options: {} }] },
+      }),
+      house,
+    );
+  const timed = timedBy('weights');
+  it('is found by gauge or ear only where it can be turned', () => {
+    for (const [tracer, turns] of [
+      [timed, true],
+      [timedBy('map'), false],
+    ] as const) {
+      const { unmount } = shown(<TimingBench stored={stored()} timing={setUpView(tracer, []).timing!} />);
+      expect(screen.queryAllByRole('region', { name: /gauge or.* ear/i }).length > 0).toBe(turns);
+      unmount();
+    }
+  });
   it('a reading goes up as a probe, hot; nothing is sent before both figures can be read', async () => {
     shown(<TimingBench stored={stored()} timing={setUpView(timed, []).timing!} />);
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add' }).disabled).toBe(true);
@@ -397,6 +406,17 @@ describe('timing by other ways', () => {
     await vi.waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({ path: '/api/jobs/job-1/sheets', body: { body: { kind: 'pump', holds: false } } });
     expect((sent[0]!.body as { body: { rows: unknown[] } }).body.rows).toHaveLength(4);
+  });
+  it('takes as many pairs as the workshop keeps, and says so before one too many', async () => {
+    const rows = Array.from({ length: MOST_PAIRS }, (_, k) => ({ turns: 0.5 + k / 10, rpm: 800 + k }));
+    const body = { kind: 'mixture' as const, rows, screw: 'fuel' as const };
+    shown(<MixturePart stored={stored([{ type: 'sheet', sheet: { id: 's', at: '2026-01-01T10:00:00Z', body } }])} />);
+    await fill('Turns out', '3');
+    await fill('Idle speed, rev/min', '850');
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add reading' }).disabled).toBe(true);
+    expect(screen.getByText(/That is all it takes: 20/)).toBeTruthy();
+    await userEvent.click(screen.getByRole('button', { name: 'Remove the last' }));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Add reading' }).disabled).toBe(false);
   });
   it('by gauge it is turned back by an inch of mercury; what is written down are its degrees', async () => {
     shown(<TrialPart stored={stored()} />);
