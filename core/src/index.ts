@@ -77,6 +77,7 @@ export {
   type PumpSays,
 } from './setup/vacuumAdvance.ts';
 export { idleScrew, USUAL_DROP, USUAL_TURNS, type Screw, type ScrewRow, type ScrewSays } from './setup/idleMixture.ts';
+export { expectedCompression, type Cranked } from './setup/expectedCompression.ts';
 export { gasSays, lambdaByCo, lambdaOf, undiluted, USUAL_CO, type Gases, type GasSays } from './setup/exhaustGas.ts';
 export { floatSays, mainJetAt, THROATS, USUAL_LEVERAGE, type FloatSays } from './setup/floatLevel.ts';
 export { rockingOf, shimFor, turnedBetween, valvesOf, type ValveFound } from './setup/valveClearance.ts';

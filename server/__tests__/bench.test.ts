@@ -111,6 +111,30 @@ describe('benches, times and the book', () => {
         .expect(422),
     );
   });
+  it('a timing mark that was found off is carried to the machine’s next job, and one made anew as well', async () => {
+    const machineId = await newMachine(s);
+    const tops = async (id: string) => {
+      const { events } = (await s.api.get(`/api/jobs/${id}`).expect(200)).body as {
+        events: { type: string; sheet?: { id: string; body: { kind: string } } }[];
+      };
+      return events.flatMap((e) => (e.sheet?.body.kind === 'top' ? [e.sheet.id] : []));
+    };
+    const first = await newJob(s, undefined, machineId);
+    expect(await tops(first)).toEqual([]);
+    await s.api
+      .post(`/api/jobs/${first}/sheets`)
+      .send({ id: 'off', body: { kind: 'top', before: 52, after: 68 } })
+      .expect(201);
+    const second = await newJob(s, undefined, machineId);
+    expect(await tops(second)).toEqual(['off']);
+    await s.api
+      .post(`/api/jobs/${second}/sheets`)
+      .send({ id: 'anew', body: { kind: 'top', before: 60, after: 60 } })
+      .expect(201);
+    expect(await tops(await newJob(s, undefined, machineId))).toEqual(['anew']);
+    // Another machine's mark is its own.
+    expect(await tops(await newJob(s))).toEqual([]);
+  });
   it('the light at a speed is a reading like any other; on a machine without told timing it is refused', async () => {
     const trails = [
       { trail: 'spark', kind: 'battery-points', options: { ballast: 'none', fused: true } },

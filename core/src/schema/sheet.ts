@@ -1,9 +1,9 @@
 import { z } from 'zod';
 
 const figure = z.number().min(-1e6).max(1e6);
-/** How the nose of a plug looks after a run under load and a clean cut. */
-export const NOSES = ['blistered', 'white', 'brown', 'dry soot', 'wet'] as const;
-export type Nose = (typeof NOSES)[number];
+/** How the tip of a plug looks after a run under load and a clean cut. */
+export const TIPS = ['blistered', 'white', 'brown', 'dry soot', 'wet'] as const;
+export type Tip = (typeof TIPS)[number];
 const clearances = z.object({ wanted: figure.optional(), found: z.array(figure).max(12) });
 /** So many pairs of figures a bench takes. */
 export const MOST_PAIRS = 20;
@@ -118,8 +118,8 @@ export const sheetBodySchema = z.discriminatedUnion('kind', [
     o2: figure.optional(),
     hcPpm: figure.optional(),
   }),
-  /** Plug by plug, how its nose looks, and whether mixture and timing had been set before. */
-  z.object({ kind: z.literal('noses'), noses: z.array(z.enum(NOSES)).max(12), ruledOut: z.boolean() }),
+  /** Plug by plug, how its tip looks, and whether mixture and timing had been set before. */
+  z.object({ kind: z.literal('tips'), tips: z.array(z.enum(TIPS)).max(12), ruledOut: z.boolean() }),
   z.object({
     kind: z.literal('charging'),
     celsius: figure,

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { NOSES, type Nose } from '../schema/sheet.ts';
+import { TIPS, type Tip } from '../schema/sheet.ts';
 import { plugHeat } from './plugHeat.ts';
 
-const all = (nose: Nose, cylinders = 4): Nose[] => Array.from({ length: cylinders }, () => nose);
+const all = (tip: Tip, cylinders = 4): Tip[] => Array.from({ length: cylinders }, () => tip);
 
 describe('the heat range of plugs by their colour', () => {
   it('white all over is mixture and timing first, and a step colder once they are right', () => {
@@ -25,12 +25,12 @@ describe('the heat range of plugs by their colour', () => {
   });
   it('plugs are changed for another heat only where all tell the same', () => {
     fc.assert(
-      fc.property(fc.array(fc.constantFrom(...NOSES), { minLength: 1, maxLength: 8 }), fc.boolean(), (noses, ruled) => {
-        const says = plugHeat(noses, ruled)!;
+      fc.property(fc.array(fc.constantFrom(...TIPS), { minLength: 1, maxLength: 8 }), fc.boolean(), (tips, ruled) => {
+        const says = plugHeat(tips, ruled)!;
         if (says.kind !== 'colder' && says.kind !== 'hotter') return;
         expect(ruled).toBe(true);
-        const hot = (n: Nose) => n === 'white' || n === 'blistered';
-        expect(noses.every((n) => (says.kind === 'colder' ? hot(n) : n === 'dry soot'))).toBe(true);
+        const hot = (n: Tip) => n === 'white' || n === 'blistered';
+        expect(tips.every((n) => (says.kind === 'colder' ? hot(n) : n === 'dry soot'))).toBe(true);
       }),
     );
   });

@@ -1,4 +1,4 @@
-import type { Nose } from '../schema/sheet.ts';
+import type { Tip } from '../schema/sheet.ts';
 
 export type HeatSays =
   /** As it should be. */
@@ -11,26 +11,26 @@ export type HeatSays =
   /** Those cylinders alone: a plug of another heat hides what is wrong with them. */
   | { readonly kind: 'own'; readonly cylinders: readonly number[] };
 
-const HOT: ReadonlySet<Nose> = new Set<Nose>(['blistered', 'white']);
+const HOT: ReadonlySet<Tip> = new Set<Tip>(['blistered', 'white']);
 
 /**
- * A heat range is one for all cylinders: it is changed only where all noses tell the same, and only once mixture and
+ * A heat range is one for all cylinders: it is changed only where all tips tell the same, and only once mixture and
  * timing are right, for a weak mixture and an early spark whiten as a hot plug does, and a rich one blackens as a cold
- * one does. One step at a time; two where the nose has begun to melt. Trade usage.
+ * one does. One step at a time; two where the tip has begun to melt. Trade usage.
  */
-export function plugHeat(noses: readonly Nose[], ruledOut: boolean): HeatSays | undefined {
-  if (noses.length === 0) return undefined;
-  const sort = (nose: Nose) => (HOT.has(nose) ? 'hot' : nose);
-  const count = (what: string) => noses.filter((n) => sort(n) === what).length;
-  const kinds = [...new Set(noses.map(sort))].sort((a, b) => count(b) - count(a));
+export function plugHeat(tips: readonly Tip[], ruledOut: boolean): HeatSays | undefined {
+  if (tips.length === 0) return undefined;
+  const sort = (tip: Tip) => (HOT.has(tip) ? 'hot' : tip);
+  const count = (what: string) => tips.filter((n) => sort(n) === what).length;
+  const kinds = [...new Set(tips.map(sort))].sort((a, b) => count(b) - count(a));
   const most = kinds[0]!;
-  if (count(most) * 2 <= noses.length && noses.length > 1)
-    return { kind: 'own', cylinders: noses.flatMap((n, k) => (n === 'brown' ? [] : [k + 1])) };
-  const others = noses.flatMap((n, k) => (sort(n) === most ? [] : [k + 1]));
+  if (count(most) * 2 <= tips.length && tips.length > 1)
+    return { kind: 'own', cylinders: tips.flatMap((n, k) => (n === 'brown' ? [] : [k + 1])) };
+  const others = tips.flatMap((n, k) => (sort(n) === most ? [] : [k + 1]));
   if (others.length > 0) return { kind: 'own', cylinders: others };
   if (most === 'brown') return { kind: 'right' };
   if (most === 'wet') return { kind: 'first', look: 'ignition and fuel' };
   if (!ruledOut) return { kind: 'first', look: most === 'hot' ? 'mixture and timing' : 'mixture and choke' };
-  if (most === 'hot') return { kind: 'colder', steps: noses.includes('blistered') ? 2 : 1 };
+  if (most === 'hot') return { kind: 'colder', steps: tips.includes('blistered') ? 2 : 1 };
   return { kind: 'hotter', steps: 1 };
 }

@@ -80,11 +80,42 @@ export async function createJob(
       { id, machineId, body: JSON.stringify(job), version: 1, deletedAt: null, createdAt: at, updatedAt: at },
       { transaction },
     );
+    const carried = await markFound(store, machineId, id, transaction);
+    if (carried) await keep(store, id, carried, transaction);
     return assemble(store, row, transaction);
   });
   store.changes.tell({ type: 'jobs' });
   return made;
 }
+
+/**
+ * How its timing mark stands, as a stop in the plug hole told it last on any job: it is the machine's, so that a later
+ * job's light is read by it from the start.
+ */
+async function markFound(
+  store: Store,
+  machineId: string,
+  besides: string,
+  transaction: Transaction,
+): Promise<JobEvent | undefined> {
+  const jobs = await store.models.jobs.findAll({
+    where: { machineId, deletedAt: null, importing: null },
+    attributes: ['id'],
+    transaction,
+  });
+  const jobId = jobs.flatMap((j) => (j.id === besides ? [] : [j.id]));
+  const rows = await store.models.events.findAll({ where: { jobId, type: 'sheet' }, raw: true, transaction });
+  const told = rows.flatMap((r) => {
+    const read = readable(jobEventSchema, r.body);
+    return read.ok && read.value.type === 'sheet' && read.value.sheet.body.kind === 'top' ? [read.value] : [];
+  });
+  return told.sort((a, b) => b.sheet.at.localeCompare(a.sheet.at))[0];
+}
+const keep = (store: Store, jobId: string, event: JobEvent, transaction: Transaction) =>
+  store.models.events.create(
+    { jobId, eventId: entryOf(event).id, type: event.type, body: JSON.stringify(event) },
+    { transaction },
+  );
 
 /** What a write makes of a job: fields to change, nothing because it is all there already, or a note beside it. */
 type Changed = { body?: string } | 'as it was' | 'beside it';
@@ -171,10 +202,7 @@ export function addEvent(store: Store, id: string, event: JobEvent, expected: nu
       if (!corrected) throw notFound('reading to correct', event.reading.supersedes);
     }
     await roomFor(store, id, 'job_events', JOB_LIMITS.events, transaction);
-    await store.models.events.create(
-      { jobId: id, eventId, type: event.type, body: JSON.stringify(event) },
-      { transaction },
-    );
+    await keep(store, id, event, transaction);
     return beside ? 'beside it' : {};
   });
 }

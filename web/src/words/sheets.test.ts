@@ -50,7 +50,7 @@ const SHEETS: readonly [SheetBody, string, RegExp][] = [
   ],
   [{ kind: 'float', by: 'tube', found: 0.018, wanted: 0.015 }, 'Float level', /Found 18 mm, wanted 15 mm/],
   [{ kind: 'gas', co: 2.5, co2: 12, hcPpm: 300 }, 'Exhaust gas at idle', /CO 2\.5 %, CO₂ 12\.0 %, HC 300 ppm/],
-  [{ kind: 'noses', noses: ['white', 'brown'], ruledOut: false }, 'Plugs by their colour', /1: white, 2: brown/],
+  [{ kind: 'tips', tips: ['white', 'brown'], ruledOut: false }, 'Plugs by their colour', /1: white, 2: brown/],
   [
     { kind: 'static', way: 'lamp', shown: 8, wanted: 10 },
     'Static timing',

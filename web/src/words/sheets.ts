@@ -172,11 +172,11 @@ function wordsOf(body: SheetBody): SheetWords | undefined {
           ].join(', '),
         ],
       };
-    case 'noses':
+    case 'tips':
       return {
         title: 'Plugs by their colour',
         with: 'eyes, after a minute under load',
-        lines: body.noses.length ? [body.noses.map((nose, k) => `${k + 1}: ${nose}`).join(', ')] : [],
+        lines: body.tips.length ? [body.tips.map((tip, k) => `${k + 1}: ${tip}`).join(', ')] : [],
       };
     case 'charging':
       return {

@@ -14,7 +14,7 @@ import { CoilBench, triedOf } from '../setUp/CoilBench.tsx';
 import { GaugePicture } from '../setUp/GaugePicture.tsx';
 import { EdgeBench } from '../setUp/EdgeBench.tsx';
 import { FastenersBench } from '../setUp/FastenersBench.tsx';
-import { NosesPart } from '../setUp/NosesPart.tsx';
+import { TipsPart } from '../setUp/TipsPart.tsx';
 import { OilPart } from '../setUp/OilPart.tsx';
 import { LeadsBench } from '../setUp/LeadsBench.tsx';
 import { PointsBench } from '../setUp/PointsBench.tsx';
@@ -86,7 +86,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
             shown: (
               <div className="grid gap-5">
                 <CoilBench bench={view.bench} figures={figures} typed={typed} setTyped={setTyped} />
-                <NosesPart stored={stored} cylinders={machine.fitOut.cylinders} />
+                <TipsPart stored={stored} cylinders={machine.fitOut.cylinders} />
               </div>
             ),
           },
@@ -113,7 +113,7 @@ export function SetUpStage({ stored, input, machine, house }: JobPlace) {
     {
       id: 'top',
       label: 'Top, rim, piston',
-      shown: <TopBench stored={stored} machine={machine.name} parts={view.parts} markOff={view.timing?.markOff ?? 0} />,
+      shown: <TopBench stored={stored} machine={machine} parts={view.parts} markOff={view.timing?.markOff ?? 0} />,
     },
     ...(view.valves
       ? [{ id: 'valves', label: 'Valves', shown: <ValvesBench stored={stored} machine={machine} /> }]

@@ -1,8 +1,9 @@
-import { degreesAtPiston, rimMetres, TAPE_RIM, topFromStop, type SetUpView } from '@pondu/core';
+import { degreesAtPiston, rimMetres, TAPE_RIM, topFromStop, type MachineBody, type SetUpView } from '@pondu/core';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { LinkButton } from '../../ui/LinkButton.tsx';
 import { Answer, Care, FigureField, Part, useFigure } from './figure.tsx';
+import { SqueezePart } from './SqueezePart.tsx';
 import { StaticPart } from './StaticPart.tsx';
 import { turned } from './turned.ts';
 import { useSheet } from './useSheet.ts';
@@ -10,8 +11,7 @@ import { labelled, showBand, showQuantity } from '../../units/quantity.ts';
 
 interface Props {
   stored: StoredJob;
-  /** Its name, for what is printed. */
-  machine: string;
+  machine: MachineBody;
   /** What moves the moment at which its points part; null without points. */
   parts: SetUpView['parts'];
   markOff: number;
@@ -23,8 +23,9 @@ export function TopBench({ stored, machine, parts, markOff }: Props) {
   return (
     <div className="grid gap-5 sm:grid-cols-2">
       <TrueTop stored={stored} />
-      <Rim jobId={jobId} machine={machine} />
+      <Rim jobId={jobId} machine={machine.name} />
       <PistonPlace jobId={jobId} />
+      <SqueezePart jobId={jobId} machine={machine} />
       {parts && <StaticPart stored={stored} parts={parts} markOff={markOff} />}
     </div>
   );

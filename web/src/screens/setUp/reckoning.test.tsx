@@ -1,14 +1,14 @@
 import { cleanup, render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { Around, stored } from '../../__tests__/support.tsx';
+import { Around, machine, stored } from '../../__tests__/support.tsx';
 import { DwellChange } from './DwellChange.tsx';
 import { TopBench } from './TopBench.tsx';
 
 const Both = () => (
   <Around>
     <div>
-      <TopBench machine="Test car" parts="distributor" markOff={0} stored={stored()} />
+      <TopBench machine={machine} parts="distributor" markOff={0} stored={stored()} />
       <DwellChange jobId="j" cam={{ lobes: 4, crankTurns: 2 }} />
     </div>
   </Around>
@@ -33,6 +33,21 @@ describe('what a setting asks to be worked out', () => {
         ['Stops after the mark, degrees', '38'],
       ]),
     ).toMatch(/6\.0° before true top: what a light shows is that much more/);
+  });
+  it('compression to expect: less on a mountain than by the sea', async () => {
+    const by = async (height: string) => {
+      const says = await type('Compression to expect', [
+        ['Ratio, to one', '8.5'],
+        ['All cylinders, litres', '2 l'],
+        ['Above the sea, m', height],
+      ]);
+      for (const box of part('Compression to expect').getAllByRole('textbox', { hidden: true }))
+        await userEvent.clear(box);
+      return Number(/[\d.]+/.exec(says)![0]);
+    };
+    const [sea, mountain] = [await by('0'), await by('2000')];
+    expect(sea).toBeGreaterThan(700);
+    expect(mountain / sea).toBeCloseTo(0.785, 1);
   });
   it('a millimetre a degree on a pulley of 114.6', async () => {
     expect(

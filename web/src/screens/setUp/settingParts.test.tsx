@@ -8,7 +8,7 @@ import { Around, machine, stored } from '../../__tests__/support.tsx';
 import { AbreastBench } from './AbreastBench.tsx';
 import { FloatPart } from './FloatPart.tsx';
 import { GasPart } from './GasPart.tsx';
-import { NosesPart } from './NosesPart.tsx';
+import { TipsPart } from './TipsPart.tsx';
 import { PointsBench } from './PointsBench.tsx';
 import { ValvesBench } from './ValvesBench.tsx';
 
@@ -65,7 +65,7 @@ describe('carburettor parts', () => {
 
 describe('plugs and points', () => {
   it('plugs are looked at one after the other; white all over is mixture and timing first', async () => {
-    shown(<NosesPart stored={stored()} cylinders={2} />);
+    shown(<TipsPart stored={stored()} cylinders={2} />);
     expect(screen.queryByLabelText('Plug 2')).toBeNull();
     await pickFrom('Plug 1', 'White');
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Write it down' }).disabled).toBe(true);
@@ -75,7 +75,7 @@ describe('plugs and points', () => {
     expect(statuses()).toContain('Plugs one step colder');
     await press('Write it down');
     await written();
-    expect(sent[0]).toEqual({ kind: 'noses', noses: ['white', 'white'], ruledOut: true });
+    expect(sent[0]).toEqual({ kind: 'tips', tips: ['white', 'white'], ruledOut: true });
   });
   it('a weak spring says from which speed its points float, in ounces as in grams', async () => {
     const plate = { gap: { low: 0.35e-3, high: 0.45e-3 }, dwell: { low: 35, high: 41 } };

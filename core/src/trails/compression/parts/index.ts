@@ -9,7 +9,8 @@ import {
 import type { Fit } from '../../../schema/fit.ts';
 
 /** Leaks grow with what they run around: the bore, by the two thirds of its volume; 1 for a cylinder of 0.42 litres. */
-const bigness = (fit: Pick<Fit, 'litres' | 'cylinders'>): number => (fit.litres / fit.cylinders / 0.42) ** (2 / 3);
+export const bigness = (fit: Pick<Fit, 'litres' | 'cylinders'>): number =>
+  (fit.litres / fit.cylinders / 0.42) ** (2 / 3);
 const MM2 = 1e-6;
 
 const leak = (low: number, high: number): PlateSpec<'leakSquareMetres'> => ({
@@ -28,11 +29,13 @@ const leaks =
   });
 const HEAD = { id: 'head', label: 'Take the head off, grind or renew the valve', minutes: 300, money: 95 };
 
+/** What sound rings let by, square millimetres of a cylinder of 0.42 litres. Judgement. */
+export const SOUND_RINGS = { low: 0.15, high: 0.4 } as const;
 /** Rings and bore of one cylinder. */
 const rings: PartKind<'leakSquareMetres', 'oil'> = {
   kind: 'piston rings',
   symbol: 'none',
-  plates: [leak(0.15, 0.4)],
+  plates: [leak(SOUND_RINGS.low, SOUND_RINGS.high)],
   repairs: [{ id: 'renew', label: 'Piston out: free or renew the rings', minutes: 480, money: 140 }],
   faults: [
     {
@@ -49,7 +52,7 @@ const rings: PartKind<'leakSquareMetres', 'oil'> = {
  * How far from its book’s ratio an engine is squeezed: thick gaskets, skimmed heads, other pistons, cams that shut the
  * valve later, a gauge’s own hose. Books of one engine give pressures from an eighth below to an eighth above; judgement.
  */
-const RATIO_OFF = 0.1;
+export const RATIO_OFF = 0.1;
 
 /** What wears all bores alike. */
 const bores: PartKind<'leakSquareMetres' | 'ratio', 'oil'> = {

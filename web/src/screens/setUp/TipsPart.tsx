@@ -1,5 +1,5 @@
 import { plugHeat, type HeatSays } from '@pondu/core';
-import { NOSES, type Nose } from '@pondu/core/schema';
+import { TIPS, type Tip } from '@pondu/core/schema';
 import type { StoredJob } from '../../api/types.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -7,14 +7,14 @@ import { SelectField } from '../../ui/Field.tsx';
 import { Answer, Part } from './figure.tsx';
 import { useSheet } from './useSheet.ts';
 
-const WORDS: Readonly<Record<Nose, string>> = {
+const WORDS: Readonly<Record<Tip, string>> = {
   blistered: 'White and blistered',
   white: 'White',
   brown: 'Light brown or grey',
   'dry soot': 'Black, dry soot',
   wet: 'Wet',
 };
-const LOOKS = NOSES.map((value) => ({ value, label: WORDS[value] }));
+const LOOKS = TIPS.map((value) => ({ value, label: WORDS[value] }));
 const SEEN_TO = [
   { value: 'no', label: 'Not yet' },
   { value: 'yes', label: 'Set and right' },
@@ -22,28 +22,28 @@ const SEEN_TO = [
 const UNSEEN = '';
 
 /** The heat range of the plugs by their colour, cylinder by cylinder. */
-export function NosesPart({ stored, cylinders }: { stored: StoredJob; cylinders: number }) {
-  const { sheet, put, save, changed } = useSheet(stored, 'noses', { kind: 'noses', noses: [], ruledOut: false });
-  const says = plugHeat(sheet.noses, sheet.ruledOut);
-  const whole = sheet.noses.length === cylinders;
+export function TipsPart({ stored, cylinders }: { stored: StoredJob; cylinders: number }) {
+  const { sheet, put, save, changed } = useSheet(stored, 'tips', { kind: 'tips', tips: [], ruledOut: false });
+  const says = plugHeat(sheet.tips, sheet.ruledOut);
+  const whole = sheet.tips.length === cylinders;
   return (
     <Part
       title="Heat range by colour"
-      about="Warm engine, a minute under load, then ignition off and clutch in at once: the nose of each plug as it comes out."
+      about="Warm engine, a minute under load, then ignition off and clutch in at once: the tip of each plug as it comes out."
     >
       <div className="grid grid-cols-2 items-start gap-2 sm:grid-cols-4">
         {Array.from({ length: cylinders }, (_, k) =>
           // One after the other: what nobody has looked at yet is not taken for right.
-          k <= sheet.noses.length ? (
+          k <= sheet.tips.length ? (
             <SelectField
               key={k}
               label={cylinders === 1 ? 'Plug' : `Plug ${k + 1}`}
-              value={sheet.noses[k] ?? UNSEEN}
-              options={[...(sheet.noses[k] ? [] : [{ value: UNSEEN, label: 'Not looked at' }]), ...LOOKS]}
-              onChange={(nose) => {
-                const noses = [...sheet.noses];
-                noses[k] = nose as Nose;
-                put({ noses });
+              value={sheet.tips[k] ?? UNSEEN}
+              options={[...(sheet.tips[k] ? [] : [{ value: UNSEEN, label: 'Not looked at' }]), ...LOOKS]}
+              onChange={(tip) => {
+                const tips = [...sheet.tips];
+                tips[k] = tip as Tip;
+                put({ tips });
               }}
             />
           ) : null,
