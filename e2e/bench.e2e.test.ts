@@ -23,6 +23,29 @@ const fill = async (page: Page, label: string, text: string, at = 0): Promise<vo
 const answers = (page: Page): Promise<string> =>
   page.$$eval('main [role=status]', (all) => all.map((e) => e.textContent).join(' '));
 
+/** One more job of a machine, as the workshop opens it. */
+const opened = (page: Page, machineId: string): Promise<string> =>
+  page.evaluate(async (machine) => {
+    const complaint = { symptom: 'no-pull', pattern: 'constant', words: '', since: '', before: '' };
+    const answer = await fetch('/api/jobs', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', 'x-pondu': '1' },
+      body: JSON.stringify({ machineId: machine, complaint }),
+    });
+    return ((await answer.json()) as { id: string }).id;
+  }, machineId);
+/** What the light shows with the engine held at a speed; `seen` is its point in the picture. */
+async function lit(page: Page, rpm: string, degrees: string, seen: string): Promise<void> {
+  await fill(page, 'Engine held at, rev/min', rpm);
+  await fill(page, 'Light shows, degrees before top', degrees);
+  await page.keyboard.press('Enter');
+  await page.waitForFunction(
+    (s) => [...document.querySelectorAll('svg title')].some((t) => t.textContent?.includes(s)),
+    {},
+    seen,
+  );
+}
+
 describe('the setting bench', () => {
   it('the tractor from found to left, in thou and on the keyboard; what was found is in the trace', async () => {
     const { page, faults, context } = await openWindow(browser);
@@ -45,19 +68,9 @@ describe('the setting bench', () => {
   it('a curve with one seized weight is measured and explained, and weighs in the trace', async () => {
     const { page, faults, context } = await openWindow(browser);
     await go(page, '/jobs/coupe-1/set-up?bench=timing');
-    const add = async (rpm: string, degrees: string, seen: string) => {
-      await fill(page, 'Engine held at, rev/min', rpm);
-      await fill(page, 'Light shows, degrees before top', degrees);
-      await page.keyboard.press('Enter');
-      await page.waitForFunction(
-        (s) => [...document.querySelectorAll('svg title')].some((t) => t.textContent?.includes(s)),
-        {},
-        seen,
-      );
-    };
-    await add('800', '8', '800 rev/min: 8°');
-    await add('2000', '11', '2000 rev/min: 11°');
-    await add('3200', '13', '3200 rev/min: 13°');
+    await lit(page, '800', '8', '800 rev/min: 8°');
+    await lit(page, '2000', '11', '2000 rev/min: 11°');
+    await lit(page, '3200', '13', '3200 rev/min: 13°');
     await sees(page, 'Most likely: weights and springs, seized: no advance');
     await fill(page, 'Total wanted, degrees', '32');
     await page.waitForFunction(() =>
@@ -73,6 +86,39 @@ describe('the setting bench', () => {
     await context.close();
   });
 
+  it('a body turned eight degrees late is called, turned back, and reads as it should', async () => {
+    const { page, faults, context } = await openWindow(browser);
+    await go(page, '/');
+    const id = await opened(page, 'doctors-coupe');
+    await go(page, `/jobs/${id}/set-up?bench=timing`);
+    await sees(page, 'Engine held at, rev/min');
+    // On its plate 8°, some 21° and 31°.
+    await lit(page, '800', '0', '800 rev/min: 0°');
+    await lit(page, '2000', '13', '2000 rev/min: 13°');
+    await lit(page, '3200', '23', '3200 rev/min: 23°');
+    await page.waitForFunction(() =>
+      /All of it is [78]\.\d° late: turn the body by [34]\.\d°, against/.test(document.body.innerText),
+    );
+    await page.evaluate(
+      (job) =>
+        fetch(`/api/jobs/${job}/settings`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json', 'x-pondu': '1' },
+          body: JSON.stringify({ figure: 'timing-body.baseDegrees', foundAt: 0, leftAt: 8 }),
+        }).then((r) => r.status),
+      id,
+    );
+    await page.reload();
+    await sees(page, 'Engine held at, rev/min');
+    await lit(page, '800', '8', '800 rev/min: 8°');
+    await lit(page, '2000', '21', '2000 rev/min: 21°');
+    await lit(page, '3200', '31', '3200 rev/min: 31°');
+    await page.waitForFunction(() => document.body.innerText.includes('As the plate has it.'));
+    expect(await answers(page)).not.toContain('turn the body');
+    expect(faults).toEqual([]);
+    await context.close();
+  });
+
   it('a mark that is off is found by a stop, and a tape is printed at true scale', async () => {
     const { page, faults, context } = await openWindow(browser);
     await go(page, '/jobs/coupe-1/set-up?bench=top');
@@ -82,6 +128,15 @@ describe('the setting bench', () => {
     expect(await answers(page)).toContain('The mark comes 6.0° before true top');
     await click(page, 'button', 'Write it down');
     await page.waitForFunction(() => document.body.innerText.includes('Written down.'));
+    // The mark is the machine's: its next job reads the light by it, until it is made anew.
+    const next = await opened(page, 'doctors-coupe');
+    await go(page, `/jobs/${next}/set-up?bench=timing`);
+    await sees(page, 'The mark stands 6.0° before true top');
+    await go(page, `/jobs/${next}/set-up?bench=top`);
+    await click(page, 'button', 'The mark was made anew, at true top');
+    await page.waitForFunction(() => document.body.innerText.includes('Written down.'));
+    expect(await answers(page)).toContain('The mark is right.');
+    await go(page, '/jobs/coupe-1/set-up?bench=top');
     await fill(page, 'Pulley across, mm', '150 mm');
     await click(page, 'link', 'A tape for this rim, to print');
     await sees(page, 'Timing tape for a rim of 150 mm');
