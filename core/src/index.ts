@@ -84,6 +84,7 @@ export { rockingOf, shimFor, turnedBetween, valvesOf, type ValveFound } from './
 export { springSays, USUAL_PULL, type SpringSays } from './setup/pointsSpring.ts';
 export { plugHeat, type HeatSays } from './setup/plugHeat.ts';
 export { apartBy, beatsASecond, firingsATurn } from './setup/beats.ts';
+export { MANNERS, mannerOf, mannerOfProbe, type Manner } from './drawing/manner.ts';
 export { STATIC_WAYS, staticTiming, type StaticWay } from './setup/staticTiming.ts';
 export { dwellAcross, lobesOf, condenserBy, type Lobes } from './setup/lobes.ts';
 export { readCap, readOrder, swapBehind, towersOf, type Cap, type CapRead, type OrderRead } from './setup/leadMap.ts';

@@ -1,5 +1,6 @@
 import type { Check } from '../trails/checks.ts';
 import { OPENING_MINUTES, type CautionId, type Opening } from '../trails/checks.ts';
+import { mannerOf, type Manner } from '../drawing/manner.ts';
 import { INSTRUMENTS, type InstrumentId } from '../instruments/index.ts';
 import type { PartInstance } from '../machine/part.ts';
 import type { Dimension } from '../quantity/index.ts';
@@ -30,6 +31,7 @@ export interface CheckView {
   watch: string;
   instrument: InstrumentId;
   instrumentLabel: string;
+  manner: Manner;
   dimension: Dimension | null;
   words: readonly string[];
   /** Of several alike that are read in one round: what the round is called, and which this is. */
@@ -136,6 +138,7 @@ export const checkView = (check: Check): CheckView => ({
   watch: check.watch,
   instrument: check.instrument,
   instrumentLabel: INSTRUMENTS[check.instrument].label,
+  manner: mannerOf(check),
   dimension: INSTRUMENTS[check.instrument].dimension ?? null,
   words: INSTRUMENTS[check.instrument].dimension ? [] : wordsOf(check),
   beside: check.beside ?? null,

@@ -6,6 +6,7 @@ import { AloudButton, NoVoice } from '../../aloud/AloudButton.tsx';
 import { useReadAloud } from '../../aloud/useReadAloud.ts';
 import { GaugeFace } from '../../ruler/GaugeFace.tsx';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
+import { MannerPicture } from '../../manner/MannerPicture.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { SelectField } from '../../ui/Field.tsx';
 import { Folded } from '../../ui/Folded.tsx';
@@ -99,6 +100,8 @@ export function CheckCard({
     <section aria-label="Check" aria-busy={busy} className="check-card card p-3 sm:p-4">
       {/* On a phone the corner's buttons stand below the name, not beside it. */}
       <div className="flex flex-wrap items-start gap-x-3 sm:flex-nowrap lg:col-span-2">
+        {/* A phone has no room for it above the field: there it stands at the foot. */}
+        <MannerPicture manner={check.manner} className="-my-1 hidden h-14 w-20 shrink-0 sm:block" />
         <div className="flex grow basis-full flex-wrap items-baseline gap-x-3 sm:basis-auto">
           <h2 className="text-xl">{check.label}</h2>
           <span className="text-[14px] text-soft">{why(rank, isNext, proving, unproposed)}</span>
@@ -170,6 +173,7 @@ export function CheckCard({
       <div className="grid grid-cols-[minmax(0,1fr)] gap-2.5 lg:col-span-2">
         <Alternatives ranked={alternatives} onChoose={onChoose} />
         <ConditionsRow entry={entry} form={READING_FORM} />
+        <MannerPicture manner={check.manner} className="mx-auto w-36 text-soft sm:hidden" />
         {onAdd && <AddSuspect faults={faults} ruler={ruler} onAdd={onAdd} />}
         {children}
       </div>

@@ -5,6 +5,7 @@ import { worthOf } from '../../api/practice.ts';
 import { problemOf } from '../../api/problem.ts';
 import { useWells } from '../../tracer/useTracer.ts';
 import { ReadingRuler } from '../../ruler/ReadingRuler.tsx';
+import { MannerPicture } from '../../manner/MannerPicture.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { minutesWords, percent } from '../../words/belief.ts';
 import { Cautions } from '../job/Cautions.tsx';
@@ -47,14 +48,17 @@ export function CheckPanel({
       <h2 ref={heading} tabIndex={-1} className="text-xl outline-none">
         {check.label}
       </h2>
-      <dl className="grid gap-1">
-        {(['set', 'touch', 'watch'] as const).map((line) => (
-          <div key={line} className="flex gap-2">
-            <dt className="w-16 shrink-0 font-semibold first-letter:uppercase">{line}</dt>
-            <dd>{check[line]}</dd>
-          </div>
-        ))}
-      </dl>
+      <div className="flex items-start gap-3">
+        <dl className="grid min-w-0 grow gap-1">
+          {(['set', 'touch', 'watch'] as const).map((line) => (
+            <div key={line} className="flex gap-2">
+              <dt className="w-16 shrink-0 font-semibold first-letter:uppercase">{line}</dt>
+              <dd>{check[line]}</dd>
+            </div>
+          ))}
+        </dl>
+        <MannerPicture manner={check.manner} className="hidden w-28 shrink-0 text-soft sm:block" />
+      </div>
       {toOpen.length > 0 && <p className="text-[14px] text-warn">Must be opened first: {toOpen.join(', ')}.</p>}
       <Cautions ids={check.cautions} fresh={fresh} onUnderstood={() => setUnderstood(true)} />
       <div className="flex flex-wrap items-center gap-3">

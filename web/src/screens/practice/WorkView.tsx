@@ -1,4 +1,4 @@
-import { freeProbeId, type CheckView, type FreeProbe, type StoredLesson } from '@pondu/core';
+import { freeProbeId, mannerOfProbe, type CheckView, type FreeProbe, type StoredLesson } from '@pondu/core';
 import { Clock, Coins, Thermometer } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
@@ -117,6 +117,7 @@ const probeCheck = (id: string, probe: FreeProbe): CheckView => ({
   watch: 'The steady figure.',
   instrument: probe.instrument,
   instrumentLabel: probe.instrument,
+  manner: mannerOfProbe(probe),
   dimension: null,
   words: [],
   beside: null,
