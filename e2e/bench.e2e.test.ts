@@ -148,6 +148,12 @@ describe('the setting bench', () => {
     expect(millimetres).toBeLessThan(100.4);
     const pdf = await page.pdf({ format: 'A4', scale: 1 });
     expect(await lineLengths(pdf)).toContain(100);
+    // What a bench took down stands on the card of its job, and what holds now in the machine's book.
+    await page.emulateMediaType('screen');
+    await go(page, '/jobs/coupe-1/card');
+    await sees(page, 'The mark stands 6.0° before true top.');
+    await go(page, '/machines/doctors-coupe');
+    await sees(page, 'The mark stands at true top.');
     expect(faults).toEqual([]);
     await context.close();
   });

@@ -37,6 +37,8 @@ describe('photos before it comes apart', () => {
     expect(await axe(page)).toEqual([]);
     await page.setOfflineMode(false);
     await page.waitForFunction(() => !/entr(y|ies) waits?/.test(document.body.innerText), { timeout: 30_000 });
+    // Words that nobody has saved yet outlive the tick and a reload.
+    await type(page, 'What it shows', 'Cap with its leads, from above');
     await page.locator(named('checkbox', 'On the card')).click();
     // A page left in the middle of a write takes it along: leave it when the server has it.
     await page.waitForFunction(async () => {
@@ -44,6 +46,22 @@ describe('photos before it comes apart', () => {
       return job.events.some((e) => e.photo?.onCard);
     });
     await page.reload({ waitUntil: 'networkidle2' });
+    const folded = await page.waitForSelector('xpath///summary[contains(., "Photos before it comes apart")]');
+    if (!(await folded!.evaluate((f) => (f.parentElement as HTMLDetailsElement).open))) await folded!.click();
+    await click(page, 'button', 'Words and pins');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll<HTMLInputElement>('input, textarea')].some(
+        (i) => i.value === 'Cap with its leads, from above',
+      ),
+    );
+    await page.$$eval('button', (all) => all.find((b) => b.textContent === 'Save the words')!.click());
+    await page.waitForFunction(async () => {
+      const job = (await (await fetch('/api/jobs/lorry-1')).json()) as {
+        events: { photo?: { words: string; onCard: boolean } }[];
+      };
+      const last = job.events.filter((e) => e.photo).at(-1)!.photo!;
+      return last.onCard && last.words === 'Cap with its leads, from above';
+    });
     const job = await page.evaluate(
       async () =>
         (await (await fetch('/api/jobs/lorry-1')).json()) as {
@@ -61,7 +79,7 @@ describe('photos before it comes apart', () => {
     await go(page, '/jobs/lorry-1/card');
     // The card asks for everything at once, of a machine that this page has not simulated yet.
     await page.waitForSelector('article', { timeout: 60_000 });
-    await sees(page, 'Cap with its leads');
+    await sees(page, 'Cap with its leads, from above');
     await sees(page, '1: number one');
     await page.waitForFunction(() => (document.querySelector('article img') as HTMLImageElement).naturalWidth > 0);
     const card = Buffer.from(await page.pdf({ format: 'A4', scale: 1 })).toString('latin1');
