@@ -35,6 +35,9 @@ export type Manner = (typeof MANNERS)[number];
 /** The engine's metal and the battery's earth post: a lead there is a lead to earth. */
 const EARTHS: ReadonlySet<string> = new Set([GROUND, 'block']);
 
+const voltsOf = ({ live, earth }: Pick<FreeProbe, 'live' | 'earth'>): Manner =>
+  EARTHS.has(earth) || EARTHS.has(live) ? 'volts to earth' : 'volts along';
+
 /** Instruments that are always put in the one way. */
 const ALWAYS: Readonly<Partial<Record<InstrumentId, Manner>>> = {
   'test lamp': 'lamp',
@@ -60,8 +63,7 @@ export function mannerOf({ instrument, probe, opens, plugs, state }: Check): Man
   const always = ALWAYS[instrument];
   if (always) return always;
   if (probe.kind === 'ohms') return probe.bench === undefined ? 'ohms in place' : 'ohms on the bench';
-  if (probe.kind === 'across')
-    return EARTHS.has(probe.earth) || EARTHS.has(probe.live) ? 'volts to earth' : 'volts along';
+  if (probe.kind === 'across') return voltsOf(probe);
   // Volts that are worked out of a wave are read against the machine's metal.
   if (instrument !== 'eyes') return 'volts to earth';
   if (plugs) return 'plugs laid out';
@@ -72,9 +74,4 @@ export function mannerOf({ instrument, probe, opens, plugs, state }: Check): Man
 
 /** The same of leads that somebody put anywhere. */
 export const mannerOfProbe = ({ instrument, live, earth }: Pick<FreeProbe, 'instrument' | 'live' | 'earth'>): Manner =>
-  ALWAYS[instrument] ??
-  (instrument === 'ohmmeter'
-    ? 'ohms in place'
-    : EARTHS.has(earth) || EARTHS.has(live)
-      ? 'volts to earth'
-      : 'volts along');
+  ALWAYS[instrument] ?? (instrument === 'ohmmeter' ? 'ohms in place' : voltsOf({ live, earth }));

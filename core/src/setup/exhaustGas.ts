@@ -1,3 +1,6 @@
+import { halved } from '../engine/halved.ts';
+import type { Band } from '../machine/part.ts';
+
 /** What an exhaust gas tester shows at idle: shares of the dry gas by volume, per cent, and unburnt fuel as hexane, ppm. */
 export interface Gases {
   readonly co: number;
@@ -26,20 +29,17 @@ export function lambdaOf({ co, co2, o2, hcPpm }: Gases): number {
 export function coOf(lambda: number): number {
   const air = lambda * (1 + HYDROGEN / 4 - OXYGEN / 2);
   const oxygen = 2 * air + OXYGEN;
-  let [low, high] = [0, 1];
   const gasAt = (monoxide: number) => {
     const water = oxygen - 2 * (1 - monoxide) - monoxide;
     return { water, free: HYDROGEN / 2 - water };
   };
-  for (let k = 0; k < HALVINGS; k++) {
-    const monoxide = (low + high) / 2;
-    const { water, free } = gasAt(monoxide);
-    // Too little monoxide leaves no hydrogen free, or less than the equilibrium asks for.
-    if (free <= 0 || monoxide * water > WATER_GAS * (1 - monoxide) * free) high = monoxide;
-    else low = monoxide;
-  }
-  const { free } = gasAt(low);
-  return (100 * low) / (1 + Math.max(0, free) + NITROGEN * air);
+  const [monoxide] = halved(0, 1, HALVINGS, (middle) => {
+    const { water, free } = gasAt(middle);
+    // Too much monoxide leaves no hydrogen free, or less than the equilibrium asks for.
+    return free > 0 && middle * water <= WATER_GAS * (1 - middle) * free;
+  });
+  const { free } = gasAt(monoxide);
+  return (100 * monoxide) / (1 + Math.max(0, free) + NITROGEN * air);
 }
 const HALVINGS = 60;
 /** Between these the balance holds: leaner has no monoxide left, richer would not light. */
@@ -47,12 +47,7 @@ const [RICHEST, LEANEST] = [0.6, 1];
 
 /** The mixture by its monoxide alone, where the tester shows nothing else. */
 export function lambdaByCo(co: number): number {
-  let [low, high] = [RICHEST, LEANEST];
-  for (let k = 0; k < HALVINGS; k++) {
-    const middle = (low + high) / 2;
-    if (coOf(middle) > co) low = middle;
-    else high = middle;
-  }
+  const [low, high] = halved(RICHEST, LEANEST, HALVINGS, (middle) => coOf(middle) > co);
   return (low + high) / 2;
 }
 
@@ -73,10 +68,7 @@ const UNBURNT = { hcPpm: 1000, o2: 3 } as const;
 export const USUAL_CO = { low: 1, high: 3.5 } as const;
 
 /** What the gas says, with as much of it as the tester shows; `band` in per cent of monoxide. */
-export function gasSays(
-  { co, co2, o2, hcPpm }: Partial<Gases> & Pick<Gases, 'co'>,
-  band: { readonly low: number; readonly high: number },
-): GasSays {
+export function gasSays({ co, co2, o2, hcPpm }: Partial<Gases> & Pick<Gases, 'co'>, band: Band): GasSays {
   if (hcPpm !== undefined && hcPpm > UNBURNT.hcPpm && (o2 ?? 0) > UNBURNT.o2) return 'misfires';
   if (co2 !== undefined && co + co2 < CARBON_FROM) return 'diluted';
   if (co > band.high) return 'rich';

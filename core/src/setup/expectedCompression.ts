@@ -1,3 +1,4 @@
+import type { Band } from '../machine/part.ts';
 import type { Fit } from '../schema/fit.ts';
 import { airAt } from '../engine/altitude.ts';
 import { pressed, SHUT_BEFORE } from '../engine/compressing.ts';
@@ -19,10 +20,7 @@ export interface Cranked {
  * What a gauge shows of a sound engine, pascal: cold, throttle open, all plugs out. The book's ratio a tenth either way,
  * rings that let by as sound ones do [1].
  */
-export function expectedCompression({ litres, cylinders, ratio, rpm, altitude, strokes }: Cranked): {
-  readonly low: number;
-  readonly high: number;
-} {
+export function expectedCompression({ litres, cylinders, ratio, rpm, altitude, strokes }: Cranked): Band {
   const at = (off: number, leak: number) =>
     pressed({
       litres: litres / cylinders,

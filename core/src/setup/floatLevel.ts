@@ -1,3 +1,5 @@
+import { PETROL_DENSITY } from '../fluids/index.ts';
+
 /**
  * Where the fuel stands, from two figures of one carburettor. By `height` the float is measured from the joint face with
  * the cover upside down: more is less fuel. By `tube` the fuel is seen below that joint in a clear hose: more is less too.
@@ -34,8 +36,8 @@ export function floatSays({ found, wanted }: FloatRead, leverage: number): Float
 /** Floats hang some four times as far from their pin as the tongue; measured on the bench it is better. Judgement. */
 export const USUAL_LEVERAGE = 4;
 
-/** Petrol, kg/m³ [1]; m/s². */
-const [PETROL, GRAVITY] = [745, 9.81];
+/** m/s². */
+const GRAVITY = 9.81;
 /** How far the main nozzle stands over the fuel when it is right, metres. Judgement: 4 to 6 mm. */
 const NOZZLE_OVER = 5e-3;
 /** Depression in the throat, Pa: as the main jet comes in, cruising, all the way open. Judgement. */
@@ -46,6 +48,6 @@ export const THROATS = { 'just coming in': 300, cruising: 1500, 'wide open': 500
  * once the fuel has been lifted to the nozzle. Zero where it no longer comes out at all.
  */
 export function mainJetAt(lowBy: number, throatPascal: number): number {
-  const left = (lift: number) => throatPascal - PETROL * GRAVITY * lift;
+  const left = (lift: number) => throatPascal - PETROL_DENSITY * GRAVITY * lift;
   return Math.sqrt(Math.max(0, left(NOZZLE_OVER + lowBy)) / left(NOZZLE_OVER));
 }

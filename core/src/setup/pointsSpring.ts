@@ -1,3 +1,5 @@
+import type { Band } from '../machine/part.ts';
+
 /** Pull of a points spring at its contact, newtons: 17 to 25 ounces. Trade usage. */
 export const USUAL_PULL = { low: 4.7, high: 7 } as const;
 
@@ -12,11 +14,7 @@ export interface SpringSays {
  * speed, so the speed goes with the root of the pull. The least pull of the band holds to the engine's top speed, which
  * is what it is given for.
  */
-export function springSays(
-  pullNewtons: number,
-  band: { readonly low: number; readonly high: number },
-  topRpm: number,
-): SpringSays {
+export function springSays(pullNewtons: number, band: Band, topRpm: number): SpringSays {
   const says = pullNewtons < band.low ? 'weak' : pullNewtons > band.high ? 'hard' : 'right';
   return { says, floatsFrom: topRpm * Math.sqrt(pullNewtons / band.low) };
 }

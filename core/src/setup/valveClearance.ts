@@ -1,7 +1,4 @@
-interface Band {
-  readonly low: number;
-  readonly high: number;
-}
+import type { Band } from '../machine/part.ts';
 
 export interface ValveFound {
   readonly cylinder: number;

@@ -80,7 +80,7 @@ export async function createJob(
       { id, machineId, body: JSON.stringify(job), version: 1, deletedAt: null, createdAt: at, updatedAt: at },
       { transaction },
     );
-    const carried = await markFound(store, machineId, id, transaction);
+    const carried = await markFound(store, machineId, transaction);
     if (carried) await keep(store, id, carried, transaction);
     return assemble(store, row, transaction);
   });
@@ -92,19 +92,14 @@ export async function createJob(
  * How its timing mark stands, as a stop in the plug hole told it last on any job: it is the machine's, so that a later
  * job's light is read by it from the start.
  */
-async function markFound(
-  store: Store,
-  machineId: string,
-  besides: string,
-  transaction: Transaction,
-): Promise<JobEvent | undefined> {
+async function markFound(store: Store, machineId: string, transaction: Transaction): Promise<JobEvent | undefined> {
   const jobs = await store.models.jobs.findAll({
     where: { machineId, deletedAt: null, importing: null },
     attributes: ['id'],
     transaction,
   });
-  const jobId = jobs.flatMap((j) => (j.id === besides ? [] : [j.id]));
-  const rows = await store.models.events.findAll({ where: { jobId, type: 'sheet' }, raw: true, transaction });
+  const where = { jobId: jobs.map((j) => j.id), type: 'sheet' };
+  const rows = await store.models.events.findAll({ where, raw: true, transaction });
   const told = rows.flatMap((r) => {
     const read = readable(jobEventSchema, r.body);
     return read.ok && read.value.type === 'sheet' && read.value.sheet.body.kind === 'top' ? [read.value] : [];

@@ -1,5 +1,6 @@
 import { apartBy, beatsASecond, firingsATurn, type MachineBody } from '@pondu/core';
 import { Answer, FigureField, Part, useFigure } from './figure.tsx';
+import { strokesOf } from './strokesOf.ts';
 
 /** Slower beats than this nobody hears, a second. */
 const HEARD_FROM = 0.05;
@@ -7,9 +8,7 @@ const HEARD_FROM = 0.05;
 /** Two equal engines side by side: how far their speeds are apart, by the beat that is heard, or the beat by their speeds. */
 export function AbreastBench({ jobId, machine }: { jobId: string; machine: MachineBody }) {
   const key = `${jobId}.abreast`;
-  const { cylinders, trails } = machine.fitOut;
-  const twoStroke = trails.some((t) => t.trail === 'compression' && t.kind === 'two-stroke');
-  const firings = firingsATurn(cylinders, twoStroke ? 'two-stroke' : 'four-stroke');
+  const firings = firingsATurn(machine.fitOut.cylinders, strokesOf(machine));
   const [beats, seconds] = [useFigure(`${key}.beats`, 'ratio'), useFigure(`${key}.seconds`, 'time')];
   const [one, other] = [useFigure(`${key}.one`, 'speed'), useFigure(`${key}.other`, 'speed')];
   const counted =
@@ -22,10 +21,10 @@ export function AbreastBench({ jobId, machine }: { jobId: string; machine: Machi
     <div className="grid gap-5 sm:grid-cols-2">
       <Part
         title="By the beat"
-        about={`Both engines at cruising speed: count how often the drone swells. Each fires ${firings} ${firings === 1 ? 'time' : 'times'} a turn.`}
+        about={`Both engines at cruising speed: count the beats of their sound. Each fires ${firings} ${firings === 1 ? 'time' : 'times'} a turn.`}
       >
         <div className="grid grid-cols-2 items-start gap-2">
-          <FigureField label="Swells" figure={beats} within={{ low: 0, high: 300 }} />
+          <FigureField label="Beats" figure={beats} within={{ low: 0, high: 300 }} />
           <FigureField label="In seconds" figure={seconds} within={{ low: 1, high: 120 }} />
         </div>
         <Answer>
@@ -44,7 +43,7 @@ export function AbreastBench({ jobId, machine }: { jobId: string; machine: Machi
             ? ''
             : heard < HEARD_FROM
               ? 'No beat.'
-              : `A swell every ${(1 / heard).toFixed(1)} seconds, ${heard.toFixed(1)} a second. If it is not so, one counter is wrong.`}
+              : `A beat every ${(1 / heard).toFixed(1)} seconds, ${heard.toFixed(1)} a second. If it is not so, one counter is wrong.`}
         </Answer>
       </Part>
     </div>

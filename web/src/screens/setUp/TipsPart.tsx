@@ -17,7 +17,7 @@ const WORDS: Readonly<Record<Tip, string>> = {
 const LOOKS = TIPS.map((value) => ({ value, label: WORDS[value] }));
 const SEEN_TO = [
   { value: 'no', label: 'Not yet' },
-  { value: 'yes', label: 'Set and right' },
+  { value: 'yes', label: 'Checked and right' },
 ] as const;
 const UNSEEN = '';
 

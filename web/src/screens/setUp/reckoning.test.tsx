@@ -36,12 +36,12 @@ describe('what a setting asks to be worked out', () => {
   });
   it('compression to expect: less on a mountain than by the sea', async () => {
     const by = async (height: string) => {
-      const says = await type('Compression to expect', [
-        ['Ratio, to one', '8.5'],
-        ['All cylinders, litres', '2 l'],
+      const says = await type('Expected compression', [
+        ['Compression ratio', '8.5'],
+        ['Engine size, litres', '2 l'],
         ['Above the sea, m', height],
       ]);
-      for (const box of part('Compression to expect').getAllByRole('textbox', { hidden: true }))
+      for (const box of part('Expected compression').getAllByRole('textbox', { hidden: true }))
         await userEvent.clear(box);
       return Number(/[\d.]+/.exec(says)![0]);
     };

@@ -71,7 +71,7 @@ describe('plugs and points', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Write it down' }).disabled).toBe(true);
     await pickFrom('Plug 2', 'White');
     expect(statuses()).toContain('First see to mixture and timing');
-    await userEvent.click(screen.getByRole('radio', { name: 'Set and right' }));
+    await userEvent.click(screen.getByRole('radio', { name: 'Checked and right' }));
     expect(statuses()).toContain('Plugs one step colder');
     await press('Write it down');
     await written();
@@ -137,7 +137,7 @@ describe('two engines side by side', () => {
   it('swells counted say how far they are apart, and two counters what should be heard', async () => {
     const { cylinders } = machine.fitOut;
     shown(<AbreastBench jobId="job-1" machine={machine} />);
-    await fill('Swells', '10');
+    await fill('Beats', '10');
     await fill('In seconds', '10');
     expect(statuses()).toContain(`${(60 / (cylinders / 2)).toFixed(0)} rev/min apart`);
     await fill('One, rev/min', '1500');
